@@ -26,7 +26,7 @@ final readonly class CopyMatcher
 
     private const MOST_OFFERS = 4;
 
-    /** @param  array<string, array{title: string, doi: string}>  $publications  by id: those whose texts are sought */
+    /** @param  array<string, WantedCopy>  $publications  by id */
     public function __construct(private array $publications)
     {
     }
@@ -36,7 +36,7 @@ final readonly class CopyMatcher
     {
         $pages = explode("\f", $text, 3);
         $dois = self::dois($pages[0]);
-        $bears = fn (array $one): bool => $one['doi'] !== '' && in_array($one['doi'], $dois, true);
+        $bears = fn (WantedCopy $one): bool => $one->doi !== '' && in_array($one->doi, $dois, true);
         $byDoi = array_keys(array_filter($this->publications, $bears));
         $byTitle = $this->titled($pages[0]."\n".($pages[1] ?? ''));
         $both = array_values(array_intersect($byDoi, $byTitle));
@@ -59,7 +59,7 @@ final readonly class CopyMatcher
     private function certain(string $id, string $by): CopyMatch
     {
         $because = $by === 'doi'
-            ? "The DOI {$this->publications[$id]['doi']} stands on the first page."
+            ? "The DOI {$this->publications[$id]->doi} stands on the first page."
             : 'Its title stands at the top of the text.';
 
         return new CopyMatch($id, $by, [new CopyOffer($id, 'firm', $because)]);
@@ -116,7 +116,7 @@ final readonly class CopyMatcher
         );
         $found = [];
         foreach ($this->publications as $id => $one) {
-            $title = Words::of($one['title']);
+            $title = Words::of($one->title);
             if (count($title) < self::LEAST_WORDS) {
                 continue;
             }
@@ -146,7 +146,7 @@ final readonly class CopyMatcher
     /** @param  list<string>  $dois */
     private function bearsAnother(string $publication, array $dois): bool
     {
-        $own = $this->publications[$publication]['doi'];
+        $own = $this->publications[$publication]->doi;
 
         return $own !== '' && $dois !== [] && ! in_array($own, $dois, true);
     }
@@ -160,7 +160,7 @@ final readonly class CopyMatcher
         $words = array_flip(array_slice(Words::of($page), 0, self::TOP));
         $shares = [];
         foreach (array_diff_key($this->publications, array_flip($but)) as $id => $one) {
-            $title = array_unique(Words::of($one['title']));
+            $title = array_unique(Words::of($one->title));
             $there = count(array_filter($title, fn (string $word): bool => isset($words[$word])));
             if (count($title) >= self::LEAST_WORDS && $there / count($title) >= self::OFFERED_FROM) {
                 $shares[$id] = [$there / count($title), $there, count($title)];

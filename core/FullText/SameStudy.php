@@ -35,8 +35,8 @@ final class SameStudy
     public static function leads(array $reports): array
     {
         $leads = [];
-        foreach (self::pairs($reports) as [$one, $other]) {
-            $leads[] = self::compare($one, $other);
+        foreach (self::pairs($reports) as $pair) {
+            $leads[] = self::compare($pair->one, $pair->other);
         }
         $leads = array_values(array_filter($leads));
         $order = ['firm' => 0, 'fair' => 1, 'check' => 2];
@@ -79,7 +79,7 @@ final class SameStudy
      * Pairs that share an author or a registration, so that not everything is compared with everything.
      *
      * @param  list<ReportOfStudy>  $reports
-     * @return iterable<array{ReportOfStudy, ReportOfStudy}>
+     * @return iterable<ReportPair>
      */
     private static function pairs(array $reports): iterable
     {
@@ -95,7 +95,7 @@ final class SameStudy
                 foreach (array_slice($group, $at + 1) as $j) {
                     if (! isset($seen["{$i} {$j}"])) {
                         $seen["{$i} {$j}"] = true;
-                        yield [$reports[$i], $reports[$j]];
+                        yield new ReportPair($reports[$i], $reports[$j]);
                     }
                 }
             }

@@ -13,6 +13,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use WaryHeron\Core\FullText\RetrievalState;
+use WaryHeron\Core\FullText\WantedCopy;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\StagePurpose;
 
@@ -156,10 +157,7 @@ final class Retrievals
             ->orderBy('publications.id');
     }
 
-    /**
-     * @return list<array{id: string, state: string, reason: string, dated: string}> how far each of the whole list is,
-     *     in its order
-     */
+    /** @return list<SoughtStanding> how far each of the whole list is, in its order */
     public static function standings(Builder $narrowed): array
     {
         return array_values(
@@ -173,12 +171,12 @@ final class Retrievals
                     'retrievals.dated',
                 ])
                 ->map(
-                    fn (stdClass $row): array => [
-                        'id' => $row->id,
-                        'state' => $row->state ?? RetrievalState::Sought->value,
-                        'reason' => $row->reason ?? '',
-                        'dated' => Carbon::parse($row->dated ?? $row->created_at)->format('Y-m-d'),
-                    ],
+                    fn (stdClass $row): SoughtStanding => new SoughtStanding(
+                        $row->id,
+                        $row->state ?? RetrievalState::Sought->value,
+                        $row->reason ?? '',
+                        Carbon::parse($row->dated ?? $row->created_at)->format('Y-m-d'),
+                    ),
                 )
                 ->all(),
         );
@@ -288,12 +286,12 @@ final class Retrievals
         );
     }
 
-    /** @return array<string, array{title: string, doi: string}> what a PDF may be a copy of, by publication */
+    /** @return array<string, WantedCopy> what a PDF may be a copy of, by publication */
     public static function candidates(Review $review): array
     {
         $candidates = [];
         foreach (self::sought($review)->get(['publications.id', 'publications.title', 'publications.doi']) as $row) {
-            $candidates[$row->id] = ['title' => $row->title, 'doi' => $row->doi];
+            $candidates[$row->id] = new WantedCopy($row->title, $row->doi);
         }
 
         return $candidates;

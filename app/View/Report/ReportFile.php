@@ -13,6 +13,7 @@ use App\Models\Review;
 use App\Queries\Library\KeptReference;
 use App\Queries\Report\Claims\ClaimChecks;
 use App\Queries\Report\Claims\ClaimStanding;
+use App\Queries\Report\Composed\KeptBlock;
 use App\Queries\Report\Composed\KeptBlocks;
 use WaryHeron\Core\Report\Document\HtmlWriter;
 use WaryHeron\Core\Report\Document\Node;
@@ -41,7 +42,7 @@ final class ReportFile implements Resolver
     private array $claimed = [];
 
     /**
-     * @param  array<string, array{kind: string, source: string, shown: array<string, mixed>, taken: string}>  $blocks
+     * @param  array<string, KeptBlock>  $blocks
      * @param  array<string, ClaimStanding>  $claims
      */
     private function __construct(
@@ -72,7 +73,7 @@ final class ReportFile implements Resolver
 
         return new self(
             $document,
-            $version->kept['blocks'],
+            KeptBlocks::ofVersion($version->kept['blocks']),
             array_map(ClaimStanding::ofKept(...), $version->kept['claims']),
             self::citationsOf($review, $document, $style),
             self::PAGE,
@@ -118,7 +119,7 @@ final class ReportFile implements Resolver
 
     public function block(Node $block): string
     {
-        $shown = $this->blocks[$block->said('id')]['shown'] ?? [
+        $shown = $this->blocks[$block->said('id')]->shown ?? [
             'title' => '',
             'html' => '<p>What this showed is gone.</p>',
         ];

@@ -32,10 +32,11 @@ final class Lexer
         ) {
             $length = mb_strlen($match[0]);
             $offset += strlen($match[0]);
-            [$kind, $value] = self::classify($match);
-            if ($kind !== null) {
+            if ($match['space'] === null) {
+                $kind = self::kind($match);
                 $touches = $offset < strlen($text) && preg_match('/\G\s/u', $text, $m, 0, $offset) !== 1;
-                $tokens[] = new Token($kind, $value, new Span($column, $column + $length - 1), $touches);
+                $span = new Span($column, $column + $length - 1);
+                $tokens[] = new Token($kind, self::text($kind, $match), $span, $touches);
             }
             $column += $length;
         }
@@ -44,28 +45,39 @@ final class Lexer
         return $tokens;
     }
 
-    /**
-     * @param  array<int|string, string|null>  $match
-     * @return array{TokenKind|null, string}
-     */
-    private static function classify(array $match): array
+    /** @param  array<int|string, string|null>  $match */
+    private static function kind(array $match): TokenKind
     {
         return match (true) {
-            $match['space'] !== null => [null, ''],
-            $match['open'] !== null => [TokenKind::Open, '('],
-            $match['close'] !== null => [TokenKind::Close, ')'],
-            $match['quoted'] !== null => [TokenKind::Quoted, $match['quoted']],
-            $match['unclosed'] !== null => [TokenKind::UnclosedQuoted, mb_substr($match['unclosed'], 1)],
-            $match['near'] !== null => [TokenKind::Near, substr($match['near'], 5)],
-            $match['line'] !== null => [TokenKind::Line, substr($match['line'], 1)],
-            $match['comma'] !== null => [TokenKind::Comma, ','],
-            $match['colon'] !== null => [TokenKind::Colon, ':'],
-            $match['slash'] !== null => [TokenKind::Slash, '/'],
-            $match['word'] !== null => [
-                Operator::tryFrom(strtolower($match['word'])) !== null ? TokenKind::Operator : TokenKind::Word,
-                $match['word'],
-            ],
-            default => [TokenKind::Sign, (string) $match[0]],
+            $match['open'] !== null => TokenKind::Open,
+            $match['close'] !== null => TokenKind::Close,
+            $match['quoted'] !== null => TokenKind::Quoted,
+            $match['unclosed'] !== null => TokenKind::UnclosedQuoted,
+            $match['near'] !== null => TokenKind::Near,
+            $match['line'] !== null => TokenKind::Line,
+            $match['comma'] !== null => TokenKind::Comma,
+            $match['colon'] !== null => TokenKind::Colon,
+            $match['slash'] !== null => TokenKind::Slash,
+            $match['word'] !== null => Operator::tryFrom(strtolower($match['word'])) !== null
+                ? TokenKind::Operator
+                : TokenKind::Word,
+            default => TokenKind::Sign,
+        };
+    }
+
+    /**
+     * Without the signs that make it what it is.
+     *
+     * @param  array<int|string, string|null>  $match
+     */
+    private static function text(TokenKind $kind, array $match): string
+    {
+        return match ($kind) {
+            TokenKind::Quoted => (string) $match['quoted'],
+            TokenKind::UnclosedQuoted => mb_substr((string) $match['unclosed'], 1),
+            TokenKind::Near => substr((string) $match['near'], 5),
+            TokenKind::Line => substr((string) $match['line'], 1),
+            default => (string) $match[0],
         };
     }
 }

@@ -4,19 +4,20 @@ use WaryHeron\Core\FullText\CopyMatcher;
 use WaryHeron\Core\FullText\CopyOffer;
 use WaryHeron\Core\FullText\ReportOfStudy;
 use WaryHeron\Core\FullText\SameStudy;
+use WaryHeron\Core\FullText\WantedCopy;
 
-const SOUGHT = [
-    'a' => [
-        'title' => 'Bright light and reaction time in ward nurses: a randomised trial',
-        'doi' => '10.71000/nm.2020.1',
-    ],
-    'b' => [
-        'title' => 'Bright light and reaction time in ward nurses: a randomised trial in six hospitals',
-        'doi' => '10.71000/nm.2021.2',
-    ],
-    'c' => ['title' => 'Inter-shift naps among ambulance crews', 'doi' => ''],
-    'd' => ['title' => 'Editorial', 'doi' => '10.71000/nm.2020.9'],
-];
+/** @return array<string, WantedCopy> */
+function sought(): array
+{
+    $trial = 'Bright light and reaction time in ward nurses: a randomised trial';
+
+    return [
+        'a' => new WantedCopy($trial, '10.71000/nm.2020.1'),
+        'b' => new WantedCopy("{$trial} in six hospitals", '10.71000/nm.2021.2'),
+        'c' => new WantedCopy('Inter-shift naps among ambulance crews', ''),
+        'd' => new WantedCopy('Editorial', '10.71000/nm.2020.9'),
+    ];
+}
 
 it('tells what a PDF is a copy of, and where it cannot tell, what it may be', function (
     string $text,
@@ -24,7 +25,7 @@ it('tells what a PDF is a copy of, and where it cannot tell, what it may be', fu
     string $by,
     array $offers,
 ) {
-    $match = (new CopyMatcher(SOUGHT))->match($text);
+    $match = (new CopyMatcher(sought()))->match($text);
     expect([$match->publication, $match->by])
         ->toBe([$is, $by])
         ->and(array_map(fn (CopyOffer $one): string => "{$one->publication} {$one->confidence}", $match->offers))

@@ -154,8 +154,8 @@ final class ComposerController extends Controller
         $blocks = KeptBlocks::of($report);
         $changed = $now = [];
         foreach ($blocks as $id => $kept) {
-            $is = $now["{$kept['kind']} {$kept['source']}"] ??= LiveBlocks::of($review, $kept['kind'], $kept['source']);
-            $changed[$id] = BlockContent::fromArray($kept['shown'])->changed($is);
+            $is = $now["{$kept->kind} {$kept->source}"] ??= LiveBlocks::of($review, $kept->kind, $kept->source);
+            $changed[$id] = BlockContent::fromArray($kept->shown)->changed($is);
         }
 
         return response()->json([

@@ -39,7 +39,10 @@ final readonly class ComparedVersions
                 TextLine::all(Schema::node($from->said), $named),
                 TextLine::all(Schema::node($to->said ?? $report->said), $named),
             ),
-            self::blocks($from->kept['blocks'], $to === null ? KeptBlocks::of($report) : $to->kept['blocks']),
+            self::blocks(
+                KeptBlocks::ofVersion($from->kept['blocks']),
+                $to === null ? KeptBlocks::of($report) : KeptBlocks::ofVersion($to->kept['blocks']),
+            ),
             self::writers($report, $from->seq, $to->seq ?? $report->said_seq),
         );
     }
@@ -85,16 +88,16 @@ final readonly class ComparedVersions
     }
 
     /**
-     * @param  array<string, array{shown: array<string, mixed>}>  $before
-     * @param  array<string, array{shown: array<string, mixed>}>  $after
+     * @param  array<string, KeptBlock>  $before
+     * @param  array<string, KeptBlock>  $after
      * @return array<string, string>
      */
     private static function blocks(array $before, array $after): array
     {
         $changed = [];
         foreach (array_intersect_key($before, $after) as $id => $block) {
-            $was = BlockContent::fromArray($block['shown']);
-            $now = BlockContent::fromArray($after[$id]['shown']);
+            $was = BlockContent::fromArray($block->shown);
+            $now = BlockContent::fromArray($after[$id]->shown);
             $changed[$now->title] = $was->changed($now);
         }
 

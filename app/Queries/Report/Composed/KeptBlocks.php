@@ -11,33 +11,42 @@ use stdClass;
 /** What the live blocks of a report showed when each was taken last. */
 final class KeptBlocks
 {
-    /** @return array<string, array{kind: string, source: string, shown: array<string, mixed>, taken: string}> by block */
+    /** @return array<string, KeptBlock> by block */
     public static function of(Report $report): array
     {
         return DB::table('report_blocks')
             ->where('review_id', $report->review_id)
             ->where('report_id', $report->id)
             ->get()
-            ->mapWithKeys(fn (stdClass $one): array => [$one->id => [
-                'kind' => $one->kind,
-                'source' => $one->source,
-                'shown' => json_decode($one->shown, true, 16, JSON_THROW_ON_ERROR),
-                'taken' => $one->taken_at,
-            ]])
+            ->mapWithKeys(fn (stdClass $one): array => [$one->id => new KeptBlock(
+                $one->kind,
+                $one->source,
+                json_decode($one->shown, true, 16, JSON_THROW_ON_ERROR),
+                $one->taken_at,
+            )])
             ->all();
     }
 
     /**
-     * @param  array<string, array{kind: string, source: string, shown: array<string, mixed>, taken: string}>  $blocks
-     * @return array<string, array{title: string, html: string, kind: string, source: string}> as a page draws them
+     * As a version of a report keeps them.
+     *
+     * @param  array<string, array<string, mixed>>  $kept
+     * @return array<string, KeptBlock> by block
+     */
+    public static function ofVersion(array $kept): array
+    {
+        return array_map(fn (array $one): KeptBlock => new KeptBlock(...$one), $kept);
+    }
+
+    /**
+     * @param  array<string, KeptBlock>  $blocks
+     * @return array<string, DrawnBlock> as a page draws them
      */
     public static function drawn(array $blocks): array
     {
-        return array_map(fn (array $one): array => [
-            'title' => $one['shown']['title'],
-            'html' => $one['shown']['html'],
-            'kind' => $one['kind'],
-            'source' => $one['source'],
-        ], $blocks);
+        return array_map(
+            fn (KeptBlock $one): DrawnBlock => new DrawnBlock($one->shown['title'], $one->shown['html'], $one->kind, $one->source),
+            $blocks,
+        );
     }
 }

@@ -60,7 +60,8 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
             }
             try {
                 if ($kind === 'string') {
-                    [$name, $value] = $this->string($text, $strings);
+                    $string = $this->string($text, $strings);
+                    [$name, $value] = [$string->name, $string->value];
                     $held += strlen($value);
                     if ($held > self::MOST_STRINGS) {
                         throw new \InvalidArgumentException(
@@ -91,17 +92,14 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
         }
     }
 
-    /**
-     * @param  array<string, string>  $strings
-     * @return array{string, string} name and value
-     */
-    private function string(string $text, array $strings): array
+    /** @param  array<string, string>  $strings */
+    private function string(string $text, array $strings): BibtexString
     {
         if (preg_match('/^@\s*string\s*[{(]\s*([^\s=]+)\s*=\s*/i', $text, $head) !== 1) {
             throw new \InvalidArgumentException('A string reads like @string{name = {value}}.');
         }
         $at = strlen($head[0]);
 
-        return [strtolower($head[1]), BibtexEntry::value($text, $at, $strings, $head[1])];
+        return new BibtexString(strtolower($head[1]), BibtexEntry::value($text, $at, $strings, $head[1]));
     }
 }
