@@ -47,6 +47,17 @@ it('finds a mean age however it is put', function (string $said, ?string $age) {
     ['Nurses had worked for a mean of 12.4 years.', null],
     ['Age averaged 43.2 ± 10.1 y.', '43.2'],
     ['Mean age was 52 years in the light group and 50 years in the control group.', null],
+    ['The nurses were on average thirty-eight years old.', '38'],
+    ['Participants had a mean age of forty-one years.', '41'],
+    ['The 48 drivers averaged forty-six years of age.', '46'],
+    ['The 60 nurses were aged 41.2 years (standard deviation 9.8) and 48 were women.', '41.2'],
+    ['The average participant was 44 years old.', '44'],
+    ['Their ages ranged from 22 to 61 years with a mean of 37.9.', '37.9'],
+    ['The median age was 40 years (interquartile range 33 to 49).', null],
+    ['Forty nurses aged twenty-two to fifty took part.', null],
+    ['On average, nurses were in their thirties.', null],
+    ['The mean length of service was 12.4 years.', null],
+    ['The wards were on average thirty years old.', null],
 ]);
 
 it('finds how many were women however it is put', function (string $said, ?string $share) {
@@ -135,6 +146,10 @@ it('finds an estimate and a p value however they are put', function (string $sai
     ['The difference between groups was −0.8 hours (95% CI −1.4 to −0.2; p=0·01).', 'MD -0.8 (-1.4 to -0.2)', '0.01'],
     ['The risk ratio was 0.62 (0.41 to 0.94).', 'RR 0.62 (0.41 to 0.94)', null],
     'an interval that is of something else' => ['Sleep rose by a difference of 26 minutes (95% CI 40 to 70).', 'MD 26', null],
+    ['Hazard ratio 0.81, 95% CI [0.70, 0.95].', 'HR 0.81 (0.70 to 0.95)', null],
+    ['Odds ratio for errors: 1.45 (95% CI 1.10–1.92).', 'OR 1.45 (1.10 to 1.92)', null],
+    ['Relative risks fell (RR 0.72; 95% confidence interval, 0.55 to 0.94).', 'RR 0.72 (0.55 to 0.94)', null],
+    ['Mean difference 24 min, 95% CI: 10 to 38.', 'MD 24 (10 to 38)', null],
     ['Sleep did not differ (p = 0.40).', null, '0.40'],
     ['Sleep did not differ.', null, null],
 ]);
@@ -395,17 +410,41 @@ it('finds a place where people took part', function () {
         ->toBe('Drivers of two bus depots took part');
 });
 
-it('tells countries from what is called after them or made there', function (string $said, ?string $country) {
+it('tells countries by their names, their cities, several as one, and from what is called after them or made there', function (string $said, ?string $country) {
     expect(answer(new AskedItem('country', 'Country', ItemType::Country), 'Methods', $said))->toBe($country);
 })->with([
     ['Lamps made in Japan were used in our ward in Chile.', 'Chile'],
     ['Norwegian spruce was used for the frames.', null],
     ['Danish nurses were invited.', 'Denmark'],
+    ['Nurses at two hospitals in Oslo and Bergen were recruited.', 'Norway'],
+    ['We recruited night workers from factories in Osaka and Kobe.', 'Japan'],
+    ['Shift workers at a plant in São Paulo were surveyed.', 'Brazil'],
+    ['Three nursing homes in Flanders took part.', 'Belgium'],
+    ['Lamps (Brightly GmbH, Munich, Germany) were fitted in wards of a hospital in Lyon.', 'France'],
+    ['Participants were recruited at three clinics in London, Ontario.', 'Canada'],
+    ['Nurses from hospitals in Sweden, Denmark and Finland took part.', 'Denmark; Finland; Sweden'],
+    ['The trial was conducted in Italy (three sites) and Spain (two sites).', 'Italy; Spain'],
+    ['Recruitment was at one hospital each in Vienna, Austria, and Zürich, Switzerland.', 'Austria; Switzerland'],
+    ['Wards of six hospitals (four in Denmark, two in Norway) took part.', 'Denmark; Norway'],
+    ['Nurses born in Poland or Lithuania and working in Norway were invited.', 'Norway'],
+    ['The study took place in Ireland. Questionnaires had been validated in Spain and Italy.', 'Ireland'],
+    ['Nurses answered the Oslo Sleep Scale every week.', null],
+    ['Sleep was scored with software from Paris (Dormiens SA).', null],
 ]);
 
-it('finds who is thanked for money', function (string $said, string $funder) {
-    expect(answer(new AskedItem('funding', 'Funding', ItemType::Text), 'Funding', $said))->toBe($funder);
+it('finds who paid, with money or in kind, or is thanked for it', function (string $said, string $funder) {
+    expect(answer(new AskedItem('funding', 'Funding', ItemType::Text), 'Funding', $said))->toContain($funder);
 })->with([
     ['We thank the Ward Foundation for financial support.', 'the Ward Foundation'],
     ['AK holds a fellowship from the Ward Foundation.', 'the Ward Foundation'],
+    ['Lamps were donated by Brightly Ltd, which had no part in the study.', 'Brightly Ltd'],
+    ['The maker, Helio Lamps AS, gave the lamps but had no influence on the analysis.', 'Helio Lamps AS'],
+    ['We thank Brightly Ltd for providing the lamps without charge.', 'Brightly Ltd'],
+    ['Night Sleep Council, grant number 44-12; the sponsor had no role in the study.', 'Night Sleep Council'],
+    ['The study was self-funded.', 'none'],
+    ['The authors did not receive any funding.', 'none'],
 ]);
+
+it('takes what funders did not do for no funder', function (string $said) {
+    expect(answer(new AskedItem('funding', 'Funding', ItemType::Text), 'Funding', $said))->toBeNull();
+})->with(['The funder had no role in the study.', 'Not applicable.']);
