@@ -134,6 +134,6 @@ final class Cities
 
     private static function pattern(string $cities): string
     {
-        return '/'.self::AT."(?:{$cities})(?![\\p{L}-])".self::THING.'/u';
+        return '/'.self::AT."(?=\\p{Lu}|the \\p{Lu})(?:{$cities})(?![\\p{L}-])".self::THING.'/u';
     }
 }

@@ -204,7 +204,8 @@ final class Countries
      */
     public static function together(string $text): array
     {
-        $places = self::places($text);
+        $named = array_keys(array_filter(self::in($text)));
+        $places = count($named) < 2 ? [] : self::places($text, $named);
         $best = $run = [];
         $end = -1;
         foreach ($places as $at => $place) {
@@ -219,11 +220,15 @@ final class Countries
         return count($best) > 1 ? $best : [];
     }
 
-    /** @return array<int, NamedCountry> by where they stand, in bytes */
-    private static function places(string $text): array
+    /**
+     * @param  list<string>  $countries
+     * @return array<int, NamedCountry> by where they stand, in bytes
+     */
+    private static function places(string $text, array $countries): array
     {
         $places = [];
-        foreach (self::NAMES as $country => [$names]) {
+        foreach ($countries as $country) {
+            $names = self::NAMES[$country][0];
             preg_match_all("/(?<![\\p{L}-])(?:{$names})(?![\\p{L}])/u", $text, $found, PREG_OFFSET_CAPTURE);
             foreach ($found[0] as [$said, $at]) {
                 $places[$at] = new NamedCountry($country, strlen($said));

@@ -20,6 +20,9 @@ final class AgeReader implements LeadReader
     private const NUMBER = '(\d{1,3}(?:[.·]\d+)?|(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)'
         .'(?:[ -](?:one|two|three|four|five|six|seven|eight|nine))?\b)';
 
+    /** One of these is in all that tells an age: most sentences have none. */
+    private const MAY_TELL = 'age|averag|mean|year|\byrs?\b';
+
     private const PATTERNS = [
         '\b[Aa]ge[sd]?\b[^.;]{0,40}?\(?\s*(?:M|mean)\s*=?\s*'.self::NUMBER => 1.4,
         '(?i:mean|average) age of (?:the |all |these |our )?(?:[\d,]+ )?(?:\p{L}+ ){1,3}?was '.self::NUMBER => 1.7,
@@ -59,7 +62,7 @@ final class AgeReader implements LeadReader
 
                 continue;
             }
-            foreach (self::PATTERNS as $pattern => $weight) {
+            foreach ($passage->has(self::MAY_TELL) ? self::PATTERNS : [] as $pattern => $weight) {
                 if (preg_match("/{$pattern}/u", $passage->text, $found) === 1 && ! self::isOther($passage->text)) {
                     $value = (float) Figures::value($found[1]);
                     $isArm = preg_match('/\b(?:respectively|group|arm|against|compared)\b/iu', $passage->text) === 1;
