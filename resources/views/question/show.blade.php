@@ -1,7 +1,7 @@
 <x-page title="Question" :review="$review" stage="question" place="question">
     @php($mayChange = Gate::allows('manage', $review))
     @php($hasSide = ($mayChange && $steps !== []) || $retired->isNotEmpty())
-    <div @class(['desk', 'desk-side' => $hasSide])>
+    <div @class(['desk', $hasSide ? 'desk-side' : 'desk-alone'])>
         <div class="grid gap-3">
             <section class="sheet">
                 <header class="sheet-head">
