@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Database;
 
-/** A foreign key of a table: which other one it names, by which columns but that of the review, and whether it is bound to one review. */
+/** Which other table a table names, by which columns but that of the review, and whether it is bound to one review. */
 final readonly class ForeignKey
 {
     /** @param  list<string>  $columns */

@@ -48,7 +48,10 @@ final class Estimation
         );
         $this->counts = array_values($patterns);
         $this->before = array_map(
-            fn (array $of): array => array_map(fn (array $of): array => [$of[0] * self::BEFORE, $of[1] * self::BEFORE], $of),
+            fn (array $levels): array => array_map(
+                fn (array $of): array => [$of[0] * self::BEFORE, $of[1] * self::BEFORE],
+                $levels,
+            ),
             $chances,
         );
     }

@@ -6,7 +6,7 @@ namespace App\Actions\Deliveries;
 
 use App\Models\Delivery;
 
-/** What became of records: how many were kept, how many were of publications that were here, and how many brought a new one. */
+/** What became of records: how many were kept, were of publications that were here, and brought a new one. */
 final readonly class TakenIn
 {
     public function __construct(public int $kept, public int $alreadyHere, public int $new)

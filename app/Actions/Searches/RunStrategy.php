@@ -18,8 +18,8 @@ use WaryHeron\Core\Search\Dialect\Compiled;
 use WaryHeron\Core\Search\Dialect\TranslationNote;
 use WaryHeron\Core\Search\Strategy\BadStrategy;
 use WaryHeron\Core\Search\Strategy\Strategy as Lines;
-use WaryHeron\Core\Search\Strategy\TranslatedLine;
-use WaryHeron\Core\Search\Strategy\Translation;
+use WaryHeron\Core\Search\Strategy\Translated\TranslatedLine;
+use WaryHeron\Core\Search\Strategy\Translated\Translation;
 
 /**
  * Runs the strategy as it stands in one database: freezes it, counts every line, and keeps what was sent. Nothing is

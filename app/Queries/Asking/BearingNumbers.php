@@ -107,16 +107,23 @@ final readonly class BearingNumbers
     {
         // on the scale on which they are pooled, no effect is 0
         $size = fn (WeighedAnalysis $one): ?float => $one->estimate === null ? null : abs($one->estimate);
+        $shown = fn (WeighedAnalysis $one): string => $one->shown;
         [$by, $value] = match ($extreme) {
-            Extreme::Studies => [fn (WeighedAnalysis $one): int => -(int) $one->k, fn (WeighedAnalysis $one): string => "{$one->k} studies"],
-            Extreme::People => [fn (WeighedAnalysis $one): int => -(int) $one->people, fn (WeighedAnalysis $one): string => number_format((int) $one->people).' people'],
+            Extreme::Studies => [
+                fn (WeighedAnalysis $one): int => -$one->k,
+                fn (WeighedAnalysis $one): string => "{$one->k} studies",
+            ],
+            Extreme::People => [
+                fn (WeighedAnalysis $one): int => -$one->people,
+                fn (WeighedAnalysis $one): string => number_format($one->people).' people',
+            ],
             Extreme::Varied => [
                 fn (WeighedAnalysis $one): float => -($one->i2 ?? -1.0),
                 fn (WeighedAnalysis $one): string => $one->i2 === null ? 'not to be told' : 'I² '.Shown::number($one->i2, 0).' %',
             ],
-            Extreme::Largest => [fn (WeighedAnalysis $one): array => [$one->measure->value, -($size($one) ?? -1.0)], fn (WeighedAnalysis $one): string => $one->shown],
-            Extreme::Smallest => [fn (WeighedAnalysis $one): array => [$one->measure->value, $size($one) ?? INF], fn (WeighedAnalysis $one): string => $one->shown],
-            Extreme::Surest => [fn (WeighedAnalysis $one): array => [$one->measure->value, $one->width ?? INF], fn (WeighedAnalysis $one): string => $one->shown],
+            Extreme::Largest => [fn (WeighedAnalysis $one): array => [$one->measure->value, -($size($one) ?? -1.0)], $shown],
+            Extreme::Smallest => [fn (WeighedAnalysis $one): array => [$one->measure->value, $size($one) ?? INF], $shown],
+            Extreme::Surest => [fn (WeighedAnalysis $one): array => [$one->measure->value, $one->width ?? INF], $shown],
         };
         usort($analyses, fn (WeighedAnalysis $a, WeighedAnalysis $b): int => [$by($a), $a->title] <=> [$by($b), $b->title]);
 

@@ -14,7 +14,7 @@ final readonly class WeighedAnalysis
         public string $url,
         public AnalysisMeasure $measure,
         public int $k,
-        public ?float $people,
+        public int $people,
         public ?float $i2,
         public ?float $estimate,
         public ?float $width,

@@ -11,14 +11,14 @@ use App\Queries\Shared\NextStep;
 final readonly class FirstSteps
 {
     /** @return list<NextStep> in the order in which they are done; none once there are records and a team */
-    public static function of(Review $review): array
+    public static function of(Review $review, bool $hasCriteria): array
     {
         $question = route('question', $review);
         $hasRecords = $review->records()->exists();
         $hasSearches = $hasRecords || $review->strategies()->exists() || $review->deliveries()->exists();
         $steps = [
             $review->question === '' ? new NextStep('Word the question and its concepts.', $question) : null,
-            $review->criteria()->whereNull('retired_at')->exists()
+            $hasCriteria
                 ? null
                 : new NextStep('List the criteria; screening asks them in this order.', "{$question}#criteria"),
             $review->memberships()->count() > 1

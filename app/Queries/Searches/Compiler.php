@@ -8,7 +8,7 @@ use App\Models\Review;
 use App\Sources\Sources;
 use WaryHeron\Core\Search\Dialect\Compiled;
 use WaryHeron\Core\Search\Query\Node\Node;
-use WaryHeron\Core\Search\Strategy\Translation;
+use WaryHeron\Core\Search\Strategy\Translated\Translation;
 
 /** Says queries as the sources are asked them: in their dialect, and with their headings. */
 final class Compiler

@@ -9,7 +9,7 @@ use App\Models\Scheme;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Search\Offers\Placed;
-use WaryHeron\Core\Search\Strategy\TargetHeadings;
+use WaryHeron\Core\Search\Strategy\Translated\TargetHeadings;
 use WaryHeron\Core\Text\Words;
 use WaryHeron\Core\Vocabulary\Concept;
 use WaryHeron\Core\Vocabulary\ConceptScheme;

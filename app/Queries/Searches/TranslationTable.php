@@ -23,8 +23,8 @@ use WaryHeron\Core\Search\Dialect\TranslationNote;
 use WaryHeron\Core\Search\Strategy\BadStrategy;
 use WaryHeron\Core\Search\Strategy\Strategy as Lines;
 use WaryHeron\Core\Search\Strategy\StrategyLine;
-use WaryHeron\Core\Search\Strategy\TranslatedLine;
-use WaryHeron\Core\Search\Strategy\Translation;
+use WaryHeron\Core\Search\Strategy\Translated\TranslatedLine;
+use WaryHeron\Core\Search\Strategy\Translated\Translation;
 
 /**
  * The strategy's lines down, the databases across: what stands in each, its count, its notes, and who found it right.

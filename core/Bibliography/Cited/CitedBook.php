@@ -43,7 +43,8 @@ final class CitedBook
         $text = (string) preg_replace('/^'.self::EDITION.'[.,]?\s+/u', '', $text);
         $bare = (string) preg_replace('/\.?\s*Report No\b.*$/iu', '', $text);
         $isImprint = preg_match('/^(?:[^:;]{0,40}\.\s+)?'.self::IMPRINT.'[\s.]*$/u', $bare, $found) === 1;
-        if (! $isImprint && preg_match('/^'.self::TOWN_BEHIND.'(?:[,;]\s(?<year>'.CitedNumbers::YEAR.'))?$/u', $bare, $found) !== 1) {
+        $publisher = '/^'.self::TOWN_BEHIND.'(?:[,;]\s(?<year>'.CitedNumbers::YEAR.'))?$/u';
+        if (! $isImprint && preg_match($publisher, $bare, $found) !== 1) {
             return null;
         }
 
@@ -59,7 +60,9 @@ final class CitedBook
     public static function around(string $text): ?CitedPlace
     {
         $editors = self::editors($text);
-        $pages = self::take(self::PAGES, $text) ?: self::take(self::BARE_PAGES, $text) ?: self::take(self::COLON_PAGES, $text);
+        $pages = self::take(self::PAGES, $text)
+            ?: self::take(self::BARE_PAGES, $text)
+            ?: self::take(self::COLON_PAGES, $text);
         $imprint = self::take('(?:[.,;]\s+|\)\s*)'.self::IMPRINT.'[\s.]*$', $text);
         $publisher = $imprint === [] ? self::take('\.\s+'.self::TOWN_BEHIND.'[\s.]*$', $text) : $imprint;
         if ($editors !== [] && $publisher === []) {
@@ -137,7 +140,7 @@ final class CitedBook
      *
      * @return array<string>
      */
-    private static function take(string $pattern, string &$text): array
+    public static function take(string $pattern, string &$text): array
     {
         if (preg_match("/{$pattern}/u", $text, $found, PREG_OFFSET_CAPTURE) !== 1) {
             return [];

@@ -98,13 +98,17 @@ final class CitedList
             return $block;
         }
         $whole = [array_key_first($block) => self::flowing($block)];
+        if ($isOne) {
+            return $whole;
+        }
+        $told = self::told($block);
         // where most lines are told, they are one each
-        $byNames = $isOne || 2 * self::told($block) > count($block) ? $whole : self::byNames($block);
+        $byNames = 2 * $told > count($block) ? $whole : self::byNames($block);
         if (count($byNames) > 1 && self::told($byNames) === count($byNames)) {
             return $byNames;
         }
 
-        return $isOne || (self::told($block) <= 1 && self::told($whole) === 1) ? $whole : $block;
+        return $told <= 1 && self::told($whole) === 1 ? $whole : $block;
     }
 
     /** @param  array<int, string>  $works */

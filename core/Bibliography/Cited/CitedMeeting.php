@@ -22,11 +22,10 @@ final class CitedMeeting
         if (preg_match(self::WORDS, $text) !== 1) {
             return null;
         }
-        preg_match('/'.CitedBook::PAGES.'/u', $text, $pages);
-        $bare = (string) preg_replace('/'.CitedBook::PAGES.'/u', '', $text, 1);
-        preg_match('/\b'.CitedNumbers::YEAR.'\b/', $bare, $year);
-        $name = trim((string) preg_replace(self::DAY, '', $bare), ' .,;');
-        preg_match('/;\s(?<town>\p{Lu}[\p{L} -]+)/u', $bare, $behind);
+        $pages = CitedBook::take(CitedBook::PAGES, $text);
+        preg_match('/\b'.CitedNumbers::YEAR.'\b/', $text, $year);
+        $name = trim((string) preg_replace(self::DAY, '', $text), ' .,;');
+        preg_match('/;\s(?<town>\p{Lu}[\p{L} -]+)/u', $text, $behind);
         $isParted = preg_match(self::TOWN, $name, $parts) === 1;
 
         return new CitedPlace(

@@ -53,7 +53,8 @@ final readonly class CitedWork
         $line = trim((string) preg_replace(CitedList::MARK, '', trim($line)));
         $doi = Doi::all($line)[0] ?? '';
         $bare = trim((string) preg_replace(self::NOISE, ' ', $line), " \t,;");
-        $told = self::told($bare, $doi) ?? self::told((string) preg_replace(CitedList::BARE_MARK, '', $bare), $doi);
+        $unmarked = (string) preg_replace(CitedList::BARE_MARK, '', $bare);
+        $told = self::told($bare, $doi) ?? ($unmarked === $bare ? null : self::told($unmarked, $doi));
         $title = trim($bare, " \t.,;:");
 
         return $told ?? ($doi === '' && mb_strlen($title) < self::SHORTEST ? null : new self($title, $doi));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Coding\Lead;
 
+use WaryHeron\Core\Coding\Lead\Place\Countries;
 use WaryHeron\Core\FullText\Reading\SectionKind;
 use WeakMap;
 

@@ -19,9 +19,7 @@ final class TextLeads
 
     private const NUMBER = '(?:\d{1,3}(?:,\d{3})+|\d{2,6}|(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)(?:-\p{L}+)?|(?:one|two|three|four|five|six|seven|eight|nine)? ?hundred)';
 
-    /**
-     * @return array<string, list<LeadPattern>> by what they are about
-     */
+    /** @return array<string, list<LeadPattern>> by what they are about */
     private static function patterns(): array
     {
         [$people, $number] = [self::PEOPLE, self::NUMBER];

@@ -1,6 +1,6 @@
 <x-page title="Question" :review="$review" stage="question" place="question">
     @php($mayChange = Gate::allows('manage', $review))
-    @php($hasSide = ($mayChange && $steps !== []) || $retired->isNotEmpty())
+    @php($hasSide = $steps !== [] || $retired->isNotEmpty())
     <div @class(['desk', $hasSide ? 'desk-side' : 'desk-alone'])>
         <div class="grid gap-3">
             <section class="sheet">
@@ -136,7 +136,7 @@
             </section>
         </div>
         <div class="grid gap-3">
-            @if ($mayChange && $steps !== [])
+            @if ($steps !== [])
                 <section class="sheet">
                     <header class="sheet-head">
                         <h2>What comes next</h2>

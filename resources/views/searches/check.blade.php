@@ -29,7 +29,8 @@
                             <div class="row mt-2">
                                 @if ($one->remedy)
                                     <button type="button" class="button" data-change="{{ $one->remedy->change }}"
-                                        data-with="{{ json_encode($one->remedy->with, JSON_THROW_ON_ERROR) }}" x-on:click="mend">{{ $one->remedy->label }}</button>
+                                        data-with="{{ json_encode($one->remedy->with, JSON_THROW_ON_ERROR) }}"
+                                        x-on:click="mend">{{ $one->remedy->label }}</button>
                                 @endif
                                 <x-menu label="Dismiss" class="button button-plain">
                                     <form method="post" action="{{ route('strategies.findings.dismiss', [$review, $strategy]) }}">@csrf <input

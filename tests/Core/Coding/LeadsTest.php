@@ -7,12 +7,12 @@ use WaryHeron\Core\Coding\Lead\Asked\ItemType;
 use WaryHeron\Core\Coding\Lead\Briefing;
 use WaryHeron\Core\Coding\Lead\Confidence;
 use WaryHeron\Core\Coding\Lead\Count;
-use WaryHeron\Core\Coding\Lead\Countries;
 use WaryHeron\Core\Coding\Lead\Figures;
 use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadEngine;
 use WaryHeron\Core\Coding\Lead\Passages;
 use WaryHeron\Core\Coding\Lead\People;
+use WaryHeron\Core\Coding\Lead\Place\Countries;
 use WaryHeron\Core\Coding\Lead\Sentences;
 use WaryHeron\Core\FullText\Reading\HtmlPaper;
 

@@ -12,9 +12,9 @@ use WaryHeron\Core\Search\Strategy\StrategyChange;
 use WaryHeron\Core\Search\Strategy\StrategyComparison;
 use WaryHeron\Core\Search\Strategy\StrategyImport;
 use WaryHeron\Core\Search\Strategy\StrategyLine;
-use WaryHeron\Core\Search\Strategy\TargetHeadings;
-use WaryHeron\Core\Search\Strategy\TranslatedLine;
-use WaryHeron\Core\Search\Strategy\Translation;
+use WaryHeron\Core\Search\Strategy\Translated\TargetHeadings;
+use WaryHeron\Core\Search\Strategy\Translated\TranslatedLine;
+use WaryHeron\Core\Search\Strategy\Translated\Translation;
 
 /** A thesaurus of a few headings: Rotas above Nights and Evenings, Nights above Fixed nights. */
 final class MarshHeadings implements TargetHeadings

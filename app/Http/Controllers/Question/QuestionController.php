@@ -19,22 +19,25 @@ use App\Queries\Question\OlderWording;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 
 final class QuestionController extends Controller
 {
     public function show(Review $review): View
     {
+        $criteria = $review->criteria()->whereNull('retired_at')->get();
+
         return view('question.show', [
             'review' => $review,
             'concepts' => Concepts::of($review),
             'written' => Concepts::everWritten($review),
             'told' => ChangeQuestion::told($review),
-            'criteria' => $review->criteria()->whereNull('retired_at')->get(),
+            'criteria' => $criteria,
             'retired' => $review->criteria()->whereNotNull('retired_at')->get(),
             'older' => OlderWording::counts($review),
             'excluded' => ExcludedBy::counts($review),
             'wordings' => OlderWording::wordings($review),
-            'steps' => FirstSteps::of($review),
+            'steps' => Gate::allows('manage', $review) ? FirstSteps::of($review, $criteria->isNotEmpty()) : [],
         ]);
     }
 

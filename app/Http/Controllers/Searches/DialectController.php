@@ -17,8 +17,8 @@ use WaryHeron\Core\Search\Dialect\BadDialect;
 use WaryHeron\Core\Search\Dialect\Dialect;
 use WaryHeron\Core\Search\Dialect\Dialects;
 use WaryHeron\Core\Search\Strategy\Strategy as Lines;
-use WaryHeron\Core\Search\Strategy\TranslatedLine;
-use WaryHeron\Core\Search\Strategy\Translation;
+use WaryHeron\Core\Search\Strategy\Translated\TranslatedLine;
+use WaryHeron\Core\Search\Strategy\Translated\Translation;
 
 final class DialectController extends Controller
 {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Coding\Desk;
 
-/** Where a study stands on the way of a person: its place from 0, null where it is on no way, how many there are, and the studies beside it. */
+/** A study's place on the way of a person, from 0, null where it is not on it; how many there are, and those beside it. */
 final readonly class DeskPlace
 {
     public function __construct(

@@ -45,7 +45,12 @@ final class KeptBlocks
     public static function drawn(array $blocks): array
     {
         return array_map(
-            fn (KeptBlock $one): DrawnBlock => new DrawnBlock($one->shown['title'], $one->shown['html'], $one->kind, $one->source),
+            fn (KeptBlock $one): DrawnBlock => new DrawnBlock(
+                $one->shown['title'],
+                $one->shown['html'],
+                $one->kind,
+                $one->source,
+            ),
             $blocks,
         );
     }

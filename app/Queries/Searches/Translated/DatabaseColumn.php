@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Searches\Translated;
 
-use WaryHeron\Core\Search\Strategy\Translation;
+use WaryHeron\Core\Search\Strategy\Translated\Translation;
 
 /** A database, or a dialect of the team's own, that a strategy is translated for. */
 final readonly class DatabaseColumn

@@ -189,9 +189,7 @@ final class CslJsonItem
         return null;
     }
 
-    /**
-     * @param  array<mixed>  $issued
-     */
+    /** @param  array<mixed>  $issued */
     private static function date(array $issued): CslDate
     {
         $parts = self::dateParts($issued);

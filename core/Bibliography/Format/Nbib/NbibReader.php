@@ -227,9 +227,7 @@ final class NbibReader implements RecognisesItself, ReferenceReader
         return $found;
     }
 
-    /**
-     * @param  list<string>  $kinds
-     */
+    /** @param  list<string>  $kinds */
     private function type(array $kinds): PublicationType
     {
         $type = null;

@@ -6,12 +6,12 @@ namespace WaryHeron\Core\Coding\Lead\Reader;
 
 use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
 use WaryHeron\Core\Coding\Lead\Asked\ItemType;
-use WaryHeron\Core\Coding\Lead\Cities;
-use WaryHeron\Core\Coding\Lead\Countries;
 use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadReader;
 use WaryHeron\Core\Coding\Lead\Passage;
 use WaryHeron\Core\Coding\Lead\Passages;
+use WaryHeron\Core\Coding\Lead\Place\Cities;
+use WaryHeron\Core\Coding\Lead\Place\Countries;
 use WaryHeron\Core\Coding\Lead\Traps;
 use WaryHeron\Core\FullText\Reading\SectionKind;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Search\Strategy;
+namespace WaryHeron\Core\Search\Strategy\Translated;
 
 /** What has to be known of a database's thesaurus to say a strategy's headings in it. Labels compare without case. */
 interface TargetHeadings

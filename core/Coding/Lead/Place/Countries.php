@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Coding\Lead;
+namespace WaryHeron\Core\Coding\Lead\Place;
 
 /** The countries of the world as running text names them. */
 final class Countries

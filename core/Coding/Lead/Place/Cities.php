@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Coding\Lead;
+namespace WaryHeron\Core\Coding\Lead\Place;
 
 /**
  * Cities and parts of countries that papers name without their country. Names that several countries have, and those

@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Search\Strategy;
+namespace WaryHeron\Core\Search\Strategy\Translated;
 
 use WaryHeron\Core\Search\Dialect\TranslationNote;
+use WaryHeron\Core\Search\Strategy\StrategyLine;
 
 /** A line of a strategy as one database is asked it. */
 final readonly class TranslatedLine

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Search\Strategy;
+namespace WaryHeron\Core\Search\Strategy\Translated;
 
 use WaryHeron\Core\Search\Dialect\Compiled;
 use WaryHeron\Core\Search\Dialect\Dialect;
@@ -13,6 +13,9 @@ use WaryHeron\Core\Search\Query\Node\LineReference;
 use WaryHeron\Core\Search\Query\Node\Node;
 use WaryHeron\Core\Search\Query\Node\Operation;
 use WaryHeron\Core\Search\Query\Operator;
+use WaryHeron\Core\Search\Strategy\BadStrategy;
+use WaryHeron\Core\Search\Strategy\Strategy;
+use WaryHeron\Core\Search\Strategy\StrategyLine;
 
 /** A strategy compiled into one database's dialect and thesaurus. */
 final readonly class Translation

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Search\Strategy;
+namespace WaryHeron\Core\Search\Strategy\Translated;
 
 use WaryHeron\Core\Search\Dialect\TranslationNote;
 use WaryHeron\Core\Search\Query\Node\Node;
