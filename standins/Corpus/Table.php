@@ -8,6 +8,7 @@ use PDO;
 use WaryHeron\Core\Search\Text\IndexedText;
 use WaryHeron\Core\Text\Words;
 use WaryHeron\Standins\Service;
+use WaryHeron\Standins\Sru\ResultSets;
 
 /**
  * A service's records in PostgreSQL: made once from the generator, then only read.
@@ -55,6 +56,10 @@ final readonly class Table
         $this->database->exec(
             "DROP TABLE IF EXISTS {$table}_text; CREATE TABLE {$table}_text (number integer PRIMARY KEY, body jsonb COMPRESSION lz4 NOT NULL)",
         );
+        $sets = "{$this->service->key()}.sets";
+        $this->database->exec(
+            "DROP TABLE IF EXISTS {$sets}; CREATE UNLOGGED TABLE {$sets} (".ResultSets::columns()."); CREATE INDEX ON {$sets} (made)",
+        );
         $rows = $texts = [];
         $position = 0;
         foreach ($this->service->holdings($alder) as $study) {
@@ -96,7 +101,7 @@ final readonly class Table
     /** How many records there are; 0 where none were made yet, or in the shape of an earlier version. */
     public function size(): int
     {
-        $isCurrent = $this->value("SELECT to_regclass('{$this->service->table()}_list')");
+        $isCurrent = $this->value("SELECT to_regclass('{$this->service->key()}.sets')");
 
         return $isCurrent !== null ? (int) $this->value("SELECT count(*) FROM {$this->service->table()}") : 0;
     }

@@ -13,6 +13,7 @@ use WaryHeron\Core\Search\Dialect\Cql\CqlProblem;
 use WaryHeron\Core\Search\Query\Node\Node;
 use WaryHeron\Core\Search\Sql\CannotAnswer;
 use WaryHeron\Core\Search\Sql\PostgresPrinter;
+use WaryHeron\Core\Search\Sql\SqlCondition;
 use WaryHeron\Standins\Fault;
 use WaryHeron\Standins\Service;
 
@@ -133,50 +134,15 @@ final readonly class SruServer
         }
         try {
             [$query, $order] = $this->parsed((string) $parameters['query'], $parameters['queryType'] ?? 'cql');
-            $condition = (new PostgresPrinter($this->service->layout()))->condition($query);
-            $ranked = [];
-            if (isset($parameters['sortKeys'])) {
-                $order = (string) $this->sortKey($parameters['sortKeys']);
-                $words = PostgresPrinter::anyWord($query);
-                if ($order === 'relevance') {
-                    [$order, $ranked] =
-                        $words === null
-                            ? ['year DESC, number', []]
-                            : ['ts_rank(words, ?::tsquery) DESC, year DESC, number', [$words]];
-                }
-            }
-            $where =
-                $condition->text.
-                (Fault::strikes($this->database, $this->service->key(), 'totals') ? ' AND number % 10 <> 0' : '');
-            // With less memory a bitmap of many rows forgets which ones, and all rows of their pages are looked at;
-            // and many rare words together look so common to the planner that it reads the whole table, word by
-            // word. Counts come many at once: workers of their own for each would only get into each other's way.
-            $this->database->exec(
-                'SET statement_timeout = '.self::TIMEOUT_MS.
-                    "; SET work_mem = '64MB'; SET enable_seqscan = off; SET max_parallel_workers_per_gather = 0",
-            );
-            $count = $this->database->prepare("SELECT count(*) FROM {$this->service->table()} WHERE {$where}");
-            $count->execute($condition->bindings);
-            $total = (int) $count->fetchColumn();
+            $this->setUp();
+            $isWrong = Fault::strikes($this->database, $this->service->key(), 'totals');
+            $where = fn (): SqlCondition => $this->where($query, $isWrong);
+            $total = ($most === 0 && ! $isWrong ? $this->bySets($query) : null) ?? $this->inTable($where());
             if ($total > 0 && $start > $total) {
                 return $reply->diagnostic(61, (string) $start, 'First record position out of range', $total);
             }
-            $rows = [];
-            if ($most > 0 && $total > 0) {
-                $page = $this->database->prepare(
-                    "SELECT body FROM (SELECT number, row_number() OVER (ORDER BY {$order}) AS place FROM {$this->service->table()} WHERE {$where} ORDER BY place LIMIT ? OFFSET ?) AS page JOIN {$this->service->table()}_text USING (number) ORDER BY place",
-                );
-                $page->execute([
-                    ...$ranked,
-                    ...$condition->bindings,
-                    min($most, $this->service->ceiling()),
-                    $start - 1,
-                ]);
-                $rows = array_map(
-                    fn (string $body): array => json_decode($body, true),
-                    array_values($page->fetchAll(PDO::FETCH_COLUMN)),
-                );
-            }
+            $order = isset($parameters['sortKeys']) ? (string) $this->sortKey($parameters['sortKeys']) : $order;
+            $rows = $most > 0 && $total > 0 ? $this->page($where(), $this->order($query, $order), (int) $start, $most) : [];
 
             return $reply->records($total, (int) $start, $rows);
         } catch (CqlProblem $problem) {
@@ -194,6 +160,74 @@ final readonly class SruServer
                 ? $reply->diagnostic(2, 'The query took too long and was stopped', 'System temporarily unavailable')
                 : $reply->diagnostic(1, 'The index could not be read', 'General system error');
         }
+    }
+
+    /**
+     * With less memory a bitmap of many rows forgets which ones, and all rows of their pages are looked at; and many
+     * rare words together look so common to the planner that it reads the whole table, word by word. Counts come many
+     * at once: workers of their own for each would only get into each other's way.
+     */
+    private function setUp(): void
+    {
+        $this->database->exec(
+            'SET statement_timeout = '.self::TIMEOUT_MS.
+                "; SET work_mem = '64MB'; SET enable_seqscan = off; SET max_parallel_workers_per_gather = 0",
+        );
+    }
+
+    private function where(Node $query, bool $isWrong): SqlCondition
+    {
+        $condition = (new PostgresPrinter($this->service->layout()))->condition($query);
+
+        return $isWrong
+            ? new SqlCondition("{$condition->text} AND number % 10 <> 0", $condition->bindings)
+            : $condition;
+    }
+
+    /** Where only a number is asked for, as of the many lines of a strategy; null where it cannot be counted so. */
+    private function bySets(Node $query): ?int
+    {
+        return (new ResultSets($this->database, $this->service))->count(
+            $query,
+            microtime(true) + self::TIMEOUT_MS / 1000,
+        );
+    }
+
+    private function inTable(SqlCondition $where): int
+    {
+        $count = $this->database->prepare("SELECT count(*) FROM {$this->service->table()} WHERE {$where->text}");
+        $count->execute($where->bindings);
+
+        return (int) $count->fetchColumn();
+    }
+
+    /** @param  string  $by  SQL, or the word relevance */
+    private function order(Node $query, string $by): SqlCondition
+    {
+        $words = $by === 'relevance' ? PostgresPrinter::anyWord($query) : null;
+
+        return match (true) {
+            $by !== 'relevance' => new SqlCondition($by, []),
+            $words === null => new SqlCondition('year DESC, number', []),
+            default => new SqlCondition('ts_rank(words, ?::tsquery) DESC, year DESC, number', [$words]),
+        };
+    }
+
+    /** @return list<array<string, mixed>> records as the table of texts keeps them */
+    private function page(SqlCondition $where, SqlCondition $order, int $start, int $most): array
+    {
+        $table = $this->service->table();
+        $places = "SELECT number, row_number() OVER (ORDER BY {$order->text}) AS place FROM {$table} WHERE {$where->text}";
+        $page = $this->database->prepare(
+            "SELECT body FROM ({$places} ORDER BY place LIMIT ? OFFSET ?) AS page JOIN {$table}_text USING (number) ORDER BY place",
+        );
+        $of = [...$order->bindings, ...$where->bindings];
+        $page->execute([...$of, min($most, $this->service->ceiling()), $start - 1]);
+
+        return array_map(
+            fn (string $body): array => json_decode($body, true),
+            array_values($page->fetchAll(PDO::FETCH_COLUMN)),
+        );
     }
 
     /** SQL for a sort key of SRU 1.1, path,schema,ascending, or null where there is none. */
