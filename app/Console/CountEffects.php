@@ -65,7 +65,7 @@ final class CountEffects extends PureCommand
         return $named;
     }
 
-    /** @return ?\Closure(non-empty-list<CsvRow>): array<string, mixed> */
+    /** @return ?\Closure(non-empty-list<CsvRow>): array<string, float|null|array<string, ?float>> */
     private function effects(CsvRows $csv): ?\Closure
     {
         return match (true) {
@@ -93,7 +93,7 @@ final class CountEffects extends PureCommand
         };
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, float|null|array<string, ?float>> */
     private static function events(CsvRow $row): array
     {
         $table = TwoByTwo::of(...$row->numbers('e1', 'n1', 'e2', 'n2'));
@@ -112,7 +112,7 @@ final class CountEffects extends PureCommand
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, float|null|array<string, ?float>> */
     private static function means(CsvRow $row): array
     {
         $means = TwoMeans::of(...$row->numbers('n1', 'm1', 'sd1', 'n2', 'm2', 'sd2'));
@@ -149,7 +149,7 @@ final class CountEffects extends PureCommand
         return self::withBack(Correlation::effect(...$row->numbers('r', 'n')), Correlation::back(...));
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, float|null|array<string, ?float>> */
     private static function share(CsvRow $row): array
     {
         $share = Share::of(...$row->numbers('x', 'n'));

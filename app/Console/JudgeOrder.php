@@ -32,7 +32,7 @@ final class JudgeOrder extends PureCommand
 
     /**
      * @param  list<array{float, int, bool}>  $ranked
-     * @return array<string, mixed>
+     * @return array<string, int|float|object|null>
      */
     private static function quality(array $ranked): array
     {

@@ -46,7 +46,7 @@ final class ReadPaper extends PureCommand
         return self::SUCCESS;
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, int|string|list<string>> */
     private static function told(Block $block): array
     {
         return [

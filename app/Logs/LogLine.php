@@ -29,12 +29,11 @@ final class LogLine extends JsonFormatter
         return parent::format($record->with(message: self::withoutValues($record->message), context: $context));
     }
 
-    /** @return array<string, mixed> */
-    private static function told(Throwable $failure): array
+    private static function told(Throwable $failure): object
     {
         $frames = array_slice($failure->getTrace(), 0, self::FRAMES);
 
-        return array_filter([
+        return (object) array_filter([
             'class' => $failure::class,
             'message' => self::withoutValues($failure->getMessage()),
             'at' => self::place($failure->getFile(), $failure->getLine()),

@@ -51,7 +51,7 @@ final class Stage extends Model
         'criteria',
     ];
 
-    /** @return array<string, mixed> what is changed by the form of its rules */
+    /** @return array<string, string|int|bool|Settler|list<string>|null> what is changed by the form of its rules */
     public function ruled(): array
     {
         return $this->only(['name', ...self::RULES]);

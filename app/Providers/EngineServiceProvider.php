@@ -74,7 +74,7 @@ final class EngineServiceProvider extends ServiceProvider
      * would hold a process that others wait for.
      *
      * @param  array<string, mixed>  $database
-     * @return array<string, mixed>
+     * @return array<string, string|array<array-key, string|int|bool>>
      */
     private static function ofPages(array $database): array
     {

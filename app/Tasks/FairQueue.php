@@ -61,7 +61,7 @@ final class FairQueue extends DatabaseQueue
      * @param  string  $payload
      * @param  int  $availableAt
      * @param  int  $attempts
-     * @return array<string, mixed>
+     * @return array<string, string|int|null>
      */
     protected function buildDatabaseRecord($queue, $payload, $availableAt, $attempts = 0): array
     {

@@ -109,7 +109,7 @@ final readonly class AskOutside
                 $study = trim("{$studies[$id]->first_author} {$studies[$id]->year}");
                 $page = $whole[$id] ? $passage->page : null;
                 $new[] = [
-                    ...AskedPieces::ofPaper($asked->review_id, $id, $study, $passage->text, $page),
+                    ...get_object_vars(AskedPieces::ofPaper($asked->review_id, $id, $study, $passage->text, $page)),
                     'confidence' => Confidence::Check->value,
                     'reason' => "{$this->service->name} points to this sentence; our own reading does not",
                 ];
@@ -150,7 +150,7 @@ final readonly class AskOutside
      * Two that read the same are surer than one, and never firm by that.
      *
      * @param  array<string, mixed>  $piece
-     * @return array<string, mixed>
+     * @return array<string, string|array<string, string>|null>
      */
     private function confirmed(array $piece): array
     {

@@ -54,7 +54,11 @@ final readonly class AskReview
             'found' => [
                 'numbers' => $numbers->named(),
                 'counted' => $numbers->counted(),
-                'pieces' => array_map(fn (RankedPiece $one): array => self::shown($one, $pieces), $ranked),
+                'pieces' => array_map(fn (RankedPiece $one): array => [
+                    ...get_object_vars($pieces->shown($one->piece)),
+                    'confidence' => $one->confidence->value,
+                    'reason' => $one->reason,
+                ], $ranked),
                 'looked' => $pieces->looked(),
                 'nowhere' => $ask->asked($ranking->nowhere()),
             ],
@@ -63,16 +67,6 @@ final readonly class AskReview
         $this->askOutside($by, $review, $asked);
 
         return $asked;
-    }
-
-    /** @return array<string, mixed> */
-    private static function shown(RankedPiece $one, AskedPieces $pieces): array
-    {
-        return [
-            ...$pieces->shown($one->piece),
-            'confidence' => $one->confidence->value,
-            'reason' => $one->reason,
-        ];
     }
 
     private function askOutside(User $by, Review $review, AskedQuestion $asked): void

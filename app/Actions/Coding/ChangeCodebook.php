@@ -14,6 +14,8 @@ use App\Models\User;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\Book\Entry;
+use WaryHeron\Core\Coding\CodeType;
+use WaryHeron\Core\Coding\Pass;
 
 final readonly class ChangeCodebook
 {
@@ -171,7 +173,7 @@ final readonly class ChangeCodebook
         }
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, string|int|float|bool|CodeType|Pass|list<string>|null> */
     private static function values(Review $review, Entry $entry, ?CodebookItem $self): array
     {
         $when = $entry->when;

@@ -16,7 +16,6 @@ use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\AnswerKind;
 use WaryHeron\Core\Coding\InvalidAnswer;
 use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
-use WaryHeron\Core\Coding\Lead\Confidence;
 use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadFinder;
 use WaryHeron\Core\Coding\Lead\LeadPass;
@@ -50,16 +49,15 @@ final readonly class ProposeAnswers
         $open = $this->open($review, $publication, $only);
         $rows = [];
         foreach ($open === [] ? [] : PapersOfStudy::of($publication) as $read) {
-            $left = array_filter($open, fn (AnswerSlot $one): bool => ($rows[$one->key()]['value'] ?? null) === null);
+            $left = array_filter($open, fn (AnswerSlot $one): bool => ($rows[$one->key()]->value ?? null) === null);
             $report = $read->report;
             $where = $report->id === $publication->id ? '' : "In {$report->called()}, another report: ";
             foreach ($this->found($review, $left, $pass->of($read->paper), $read->copy, $pass) as $key => $row) {
-                $reason = "{$where}{$row['reason']}";
-                $isBetter = ! isset($rows[$key]) || $row['value'] !== null;
-                $rows[$key] = $isBetter ? [...$row, 'reason' => $reason] : $rows[$key];
+                $isBetter = ! isset($rows[$key]) || $row->value !== null;
+                $rows[$key] = $isBetter ? $row->foundIn($where) : $rows[$key];
             }
         }
-        $kept = array_map(fn (string $key): array => [...$open[$key]->values(), ...$rows[$key]], array_keys($rows));
+        $kept = array_map(fn (string $key): array => [...$open[$key]->values(), ...$rows[$key]->columns()], array_keys($rows));
         if ($open !== []) {
             $this->keep($review, $publication, $kept, $only);
         }
@@ -69,7 +67,7 @@ final readonly class ProposeAnswers
 
     /**
      * @param  array<string, AnswerSlot>  $open
-     * @return array<string, array<string, mixed>> what a paper says, by slot
+     * @return array<string, ProposedAnswer> what a paper says, by slot
      */
     private function found(Review $review, array $open, Paper $paper, ?string $copy, LeadPass $pass): array
     {
@@ -196,42 +194,17 @@ final readonly class ProposeAnswers
 
     /**
      * @param  array{?string, ?string}  $copies  the copy that was read; the same where it was read as a whole
-     * @return ?array<string, mixed>
      */
-    private function row(CodebookItem $code, Passages $passages, array $copies, ?Lead $lead): ?array
+    private function row(CodebookItem $code, Passages $passages, array $copies, ?Lead $lead): ?ProposedAnswer
     {
         [$copy, $whole] = $copies;
         $value = $lead === null ? null : $this->value($code, $lead);
         if ($lead === null || $value === null) {
             // an abstract leaves out too much for its silence to say something
-            return $whole === null ? null : $this->nothing($code, $passages, $whole);
+            return $whole === null ? null : ProposedAnswer::none($code, $passages, $whole);
         }
 
-        return [
-            'kind' => AnswerKind::Value,
-            'value' => $value,
-            'quote' => $lead->quote,
-            'page' => $copy === null ? null : $lead->page,
-            'full_text_id' => $copy,
-            'confidence' => $lead->confidence(),
-            'reason' => $lead->reason,
-        ];
-    }
-
-    /** @return array<string, mixed> that the paper seems not to report it, with what was looked for */
-    private function nothing(CodebookItem $code, Passages $passages, string $copy): array
-    {
-        $words = implode(', ', array_slice([$code->label, ...$code->synonyms], 0, 6));
-
-        return [
-            'kind' => AnswerKind::NotReported,
-            'value' => null,
-            'quote' => '',
-            'page' => null,
-            'full_text_id' => $copy,
-            'confidence' => Confidence::Check,
-            'reason' => "Looked for {$words} in ".count($passages->all).' sentences and rows; none gives an answer.',
-        ];
+        return ProposedAnswer::read($lead, $value, $copy);
     }
 
     /**

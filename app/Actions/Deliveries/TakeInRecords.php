@@ -168,7 +168,7 @@ final class TakeInRecords
         ReviewWords::add($delivery->review_id, $words);
     }
 
-    /** @return list<mixed> */
+    /** @return list<string|int> */
     private static function rejection(Delivery $delivery, int $position, UnreadableRecord $one): array
     {
         $id = strtolower((string) Str::ulid());

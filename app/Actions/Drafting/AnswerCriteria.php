@@ -160,7 +160,7 @@ final readonly class AnswerCriteria
         );
     }
 
-    /** @return array<string, mixed> papers that have an answer */
+    /** @return array<string, string> papers that have an answer */
     private static function answered(DraftCriterion $criterion): array
     {
         return DB::table('draft_answers')
@@ -170,7 +170,7 @@ final readonly class AnswerCriteria
             ->all();
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, string|int|null> */
     private static function row(
         DraftCriterion $criterion,
         string $paper,

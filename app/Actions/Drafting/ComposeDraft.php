@@ -7,6 +7,7 @@ namespace App\Actions\Drafting;
 use App\Models\Draft;
 use App\Queries\Drafting\DraftStanding;
 use App\Sources\Sources;
+use Carbon\CarbonInterface;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Drafting\Text\Composition;
 use WaryHeron\Core\Drafting\Text\Paragraph;
@@ -47,7 +48,7 @@ final readonly class ComposeDraft
 
     /**
      * @param  array<mixed>  $body
-     * @return array<string, mixed>
+     * @return array<string, string|int|CarbonInterface>
      */
     private static function row(Draft $draft, Section $section, array $body): array
     {

@@ -60,7 +60,7 @@ final class KeepPages
         }
     }
 
-    /** @return array{string, float, float, float, float} */
+    /** @return list<string|float> */
     private static function word(Word $word): array
     {
         return [

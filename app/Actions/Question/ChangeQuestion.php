@@ -51,7 +51,7 @@ final readonly class ChangeQuestion
         }
     }
 
-    /** @return array<string, mixed> all that the form of the question holds */
+    /** @return array<string, string|array<array-key, string>|null> all that the form of the question holds */
     public static function told(Review $review): array
     {
         return [

@@ -25,7 +25,7 @@ final readonly class WordFlow
 
     /**
      * @param  array<string, string>  $captions  by the key of a line; empty ones go back to the usual words
-     * @param  ?array{studies: int, reports: int}  $previous  of the version that this one updates
+     * @param  ?array<string, int>  $previous  studies and reports of the version that this one updates
      *
      * @throws Refused If it no longer says what was shown.
      */
@@ -48,7 +48,7 @@ final readonly class WordFlow
         });
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, array<string, string>|list<?int>> */
     private static function worded(Review $review): array
     {
         return [

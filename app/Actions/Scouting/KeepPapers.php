@@ -6,6 +6,7 @@ namespace App\Actions\Scouting;
 
 use App\Models\Scouting;
 use App\Queries\Scouting\Candidate;
+use Carbon\CarbonInterface;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WaryHeron\Core\Bibliography\Reference;
@@ -84,7 +85,7 @@ final readonly class KeepPapers
         return $byKey;
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, string|float|CarbonInterface|null> */
     private function row(Scouting $scouting, Candidate $candidate, Finding $finding): array
     {
         return [

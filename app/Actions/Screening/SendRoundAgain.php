@@ -12,6 +12,7 @@ use App\Models\Stage;
 use App\Models\User;
 use App\Notices\NoticeKind;
 use App\Queries\Question\OlderWording;
+use Carbon\CarbonInterface;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -85,7 +86,7 @@ final readonly class SendRoundAgain
             ->update(['superseded_at' => now()]);
     }
 
-    /** @return \Closure(\stdClass): array<string, mixed> a decision that is to be made again */
+    /** @return \Closure(\stdClass): array<string, string|CarbonInterface|null> a decision that is to be made again */
     private static function open(Stage $stage): \Closure
     {
         return fn (\stdClass $one): array => [

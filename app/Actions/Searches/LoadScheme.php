@@ -147,7 +147,7 @@ final readonly class LoadScheme
     /**
      * @param  array<string, int>  $numbers  by URI, from 0
      * @param  list<string>  $tops  URIs
-     * @return list<mixed>
+     * @return list<string|int>
      */
     private static function row(Concept $concept, array $numbers, array $tops): array
     {

@@ -109,7 +109,7 @@ final readonly class RunStrategy
     /**
      * @param  list<TranslatedLine>  $translated
      * @param  array<int, mixed>  $counts  by number of the line
-     * @return list<array<string, mixed>>
+     * @return list<array<string, string|int|list<string>|null>>
      */
     private function lines(array $translated, array $counts, string $source): array
     {

@@ -6,6 +6,7 @@ namespace App\Actions\Shared;
 
 use App\Models\Review;
 use App\Models\User;
+use Carbon\CarbonInterface;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -33,7 +34,7 @@ final class WriteLog
      * What one entry says, to be kept together with others.
      *
      * @param  array<string, mixed>  $details
-     * @return array<string, mixed>
+     * @return array<string, string|CarbonInterface|null>
      */
     public static function entry(
         Review|string $review,

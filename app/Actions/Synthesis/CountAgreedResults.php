@@ -55,7 +55,7 @@ final class CountAgreedResults
      * The values of a result that counts, from those of coders.
      *
      * @param  Collection<int, Result>  $sides
-     * @return array<string, mixed>
+     * @return array<string, string|list<string>|array<string, list<array<string, mixed>>>>
      */
     public static function resting(Collection $sides): array
     {

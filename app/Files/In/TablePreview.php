@@ -67,8 +67,7 @@ final readonly class TablePreview
     }
 
     /**
-     * @return array{headings: list<string>, rows: list<list<string>>, guess: array<int, string>, delimiter: string,
-     *     encoding: string}
+     * @return array<string, string|array<int, string>|list<list<string>>>
      */
     public function toArray(): array
     {

@@ -57,7 +57,7 @@ final class ArchiveSchemas
 
     /**
      * @param  list<string>  $tables
-     * @return array<string, array<string, array<string, mixed>>> by table and column
+     * @return array<string, array<string, array<string, string|int|list<string>|array<string, string>>>> by table and column
      */
     private static function properties(array $tables): array
     {

@@ -97,7 +97,7 @@ final class MatchRecords implements OfTask, ShouldQueue
         ]);
     }
 
-    /** @return list<mixed> of match_pairs */
+    /** @return list<string|int|null> of match_pairs */
     private static function row(Matching $matching, MatchResult $result, Pair $pair): array
     {
         return [

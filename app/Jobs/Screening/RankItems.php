@@ -222,7 +222,7 @@ final class RankItems implements OfTask, ShouldQueue
      * A check sample goes on being read first, and what came or went meanwhile is left alone.
      *
      * @param  array<string, float>  $scores
-     * @return list<list<mixed>> rows of what is now ranked; what was ranked before is gone
+     * @return list<list<string|int|bool|null>> rows of what is now ranked; what was ranked before is gone
      */
     private function ranks(Stage $stage, LearnedOrder $learned, array $scores): array
     {

@@ -9,15 +9,14 @@ use Carbon\CarbonImmutable;
 /** What a part of something is, by which it is given out and described alike. */
 final readonly class Field
 {
-    /** @param  array<string, mixed>  $schema  as JSON Schema 2020-12 */
-    private function __construct(private array $schema, private \Closure $cast, public string $about)
+    private function __construct(private Schema $schema, private \Closure $cast, public string $about)
     {
     }
 
     public static function id(string $of): self
     {
         return new self(
-            ['type' => 'string', 'pattern' => '^[0-9a-z]{26}$'],
+            Schema::text()->with('pattern', '^[0-9a-z]{26}$'),
             fn (mixed $is): string => self::plain($is),
             $of,
         );
@@ -25,28 +24,28 @@ final readonly class Field
 
     public static function text(string $about): self
     {
-        return new self(['type' => 'string'], fn (mixed $is): string => self::plain($is), $about);
+        return new self(Schema::text(), fn (mixed $is): string => self::plain($is), $about);
     }
 
     public static function whole(string $about): self
     {
-        return new self(['type' => 'integer'], fn (mixed $is): int => is_numeric($is) ? (int) $is : 0, $about);
+        return new self(Schema::of('integer'), fn (mixed $is): int => is_numeric($is) ? (int) $is : 0, $about);
     }
 
     public static function number(string $about): self
     {
-        return new self(['type' => 'number'], fn (mixed $is): float => is_numeric($is) ? (float) $is : 0.0, $about);
+        return new self(Schema::of('number'), fn (mixed $is): float => is_numeric($is) ? (float) $is : 0.0, $about);
     }
 
     public static function flag(string $about): self
     {
-        return new self(['type' => 'boolean'], fn (mixed $is): bool => (bool) $is, $about);
+        return new self(Schema::of('boolean'), fn (mixed $is): bool => (bool) $is, $about);
     }
 
     public static function time(string $about): self
     {
         return new self(
-            ['type' => 'string', 'format' => 'date-time'],
+            Schema::text()->with('format', 'date-time'),
             fn (mixed $is): string => CarbonImmutable::parse(self::plain($is))->utc()->format('Y-m-d\TH:i:s.v\Z'),
             $about,
         );
@@ -54,25 +53,25 @@ final readonly class Field
 
     public static function day(string $about): self
     {
-        return new self(['type' => 'string', 'format' => 'date'], fn (mixed $is): string => self::plain($is), $about);
+        return new self(Schema::text()->with('format', 'date'), fn (mixed $is): string => self::plain($is), $about);
     }
 
     /** Whatever JSON the database keeps. */
     public static function json(string $about): self
     {
-        return new self([], fn (mixed $is): mixed => is_string($is) ? json_decode($is, false, 64) : $is, $about);
+        return new self(Schema::any(), fn (mixed $is): mixed => is_string($is) ? json_decode($is, false, 64) : $is, $about);
     }
 
     /** @param  list<string>  $of */
     public static function choice(array $of, string $about): self
     {
-        return new self(['type' => 'string', 'enum' => $of], fn (mixed $is): string => self::plain($is), $about);
+        return new self(Schema::choice($of), fn (mixed $is): string => self::plain($is), $about);
     }
 
     public static function texts(string $about): self
     {
         return new self(
-            ['type' => 'array', 'items' => ['type' => 'string']],
+            Schema::listOf(Schema::text()),
             fn (mixed $is): array => array_values((array) (is_string($is) ? json_decode($is, true, 8) : $is)),
             $about,
         );
@@ -82,9 +81,8 @@ final readonly class Field
     public function orNone(): self
     {
         $cast = $this->cast;
-        $schema = $this->schema === [] ? [] : ['anyOf' => [$this->schema, ['type' => 'null']]];
 
-        return new self($schema, fn (mixed $is): mixed => $is === null ? null : $cast($is), $this->about);
+        return new self($this->schema->orNone(), fn (mixed $is): mixed => $is === null ? null : $cast($is), $this->about);
     }
 
     public function of(mixed $kept): mixed
@@ -92,10 +90,9 @@ final readonly class Field
         return ($this->cast)($kept);
     }
 
-    /** @return array<string, mixed> */
-    public function schema(): array
+    public function schema(): Schema
     {
-        return [...$this->schema, 'description' => $this->about];
+        return $this->schema->described($this->about);
     }
 
     private static function plain(mixed $is): string

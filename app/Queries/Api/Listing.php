@@ -19,7 +19,7 @@ final readonly class Listing
      * @param  \Closure(Review, User): Builder  $query  what the person may see, with the key as a column "id"
      * @param  string  $key  the column that orders it, with its table
      * @param  array<string, array{Field, string}>  $filters  by name: what is given, and the column that has to be it
-     * @param  ?\Closure(list<array<string, mixed>>, Review, User): list<array<string, mixed>>  $more  completes a page of rows
+     * @param  ?\Closure(list<stdClass>, Review, User): void  $more  completes the rows of a page
      */
     public function __construct(
         public string $name,
@@ -35,7 +35,7 @@ final readonly class Listing
     /**
      * @param  array<string, string>  $asked  values of filters
      * @param  string  $after  the last id that was seen; empty: from the beginning
-     * @return list<array<string, mixed>> one more than asked for where there are more
+     * @return list<stdClass> as they are given out; one more than asked for where there are more
      */
     public function page(Review $review, User $user, array $asked, string $after, int $length): array
     {
@@ -50,37 +50,36 @@ final readonly class Listing
         return $this->rows($review, $user, $query);
     }
 
-    /** @return ?array<string, mixed> */
-    public function one(Review $review, User $user, string $id): ?array
+    public function one(Review $review, User $user, string $id): ?stdClass
     {
         $query = ($this->query)($review, $user)->where($this->key, $id)->limit(1);
 
         return $this->rows($review, $user, $query)[0] ?? null;
     }
 
-    /** @return array<string, mixed> as JSON Schema */
-    public function schema(): array
+    public function schema(): Schema
     {
-        return [
-            'type' => 'object',
-            'required' => array_keys($this->fields),
-            'additionalProperties' => false,
-            'properties' => array_map(fn (Field $one): array => $one->schema(), $this->fields),
-        ];
+        return Schema::exactly(array_map(fn (Field $one): Schema => $one->schema(), $this->fields));
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<stdClass> */
     private function rows(Review $review, User $user, Builder $query): array
     {
-        $rows = array_values($query->get()->map(fn (stdClass $row): array => (array) $row)->all());
-        $rows = $this->more === null ? $rows : ($this->more)($rows, $review, $user);
+        $rows = array_values($query->get()->all());
+        if ($this->more !== null) {
+            ($this->more)($rows, $review, $user);
+        }
 
-        return array_map(fn (array $row): array => array_combine(
-            array_keys($this->fields),
-            array_map(
-                fn (string $name): mixed => $this->fields[$name]->of($row[$name] ?? null),
-                array_keys($this->fields),
-            ),
-        ), $rows);
+        return array_map($this->given(...), $rows);
+    }
+
+    private function given(stdClass $row): stdClass
+    {
+        $given = new stdClass();
+        foreach ($this->fields as $name => $field) {
+            $given->{$name} = $field->of($row->{$name} ?? null);
+        }
+
+        return $given;
     }
 }

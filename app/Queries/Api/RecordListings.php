@@ -9,6 +9,7 @@ use App\Models\Review;
 use App\Queries\Library\KeptReference;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 use WaryHeron\Core\Bibliography\Format\Formats;
 use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
@@ -54,8 +55,8 @@ final class RecordListings
         ], fn (Review $review): Builder => DB::table('records')->where('review_id', $review->id), filters: [
             'delivery_id' => [Field::id('only of this delivery'), 'delivery_id'],
             'publication_id' => [Field::id('only of this publication'), 'publication_id'],
-        ], more: fn (array $rows): array => self::withCsl($rows, array_map(
-            fn (array $row): Reference => Reference::fromArray(json_decode((string) $row['reference'], true, 32)),
+        ], more: fn (array $rows) => self::addCsl($rows, array_map(
+            fn (stdClass $row): Reference => Reference::fromArray(json_decode((string) $row->reference, true, 32)),
             $rows,
         )));
     }
@@ -74,7 +75,7 @@ final class RecordListings
             'removed_at' => Field::time('since when it is out of the review')->orNone(),
             'removed_for' => Field::text('why')->orNone(),
             'created_at' => Field::time('when it came'),
-        ], self::joined(...), more: self::withKept(...));
+        ], self::joined(...), more: self::addKept(...));
     }
 
     private static function joined(Review $review): Builder
@@ -110,11 +111,8 @@ final class RecordListings
             ]);
     }
 
-    /**
-     * @param  list<array<string, mixed>>  $rows
-     * @return list<array<string, mixed>>
-     */
-    private static function withKept(array $rows, Review $review): array
+    /** @param  list<stdClass>  $rows */
+    private static function addKept(array $rows, Review $review): void
     {
         $kept = Publication::query()
             ->where('review_id', $review->id)
@@ -123,29 +121,26 @@ final class RecordListings
             ->get()
             ->keyBy('id');
 
-        return self::withCsl($rows, array_map(
-            fn (array $row): Reference => KeptReference::of($kept[$row['id']]) ?? new Reference(
+        self::addCsl($rows, array_map(
+            fn (stdClass $row): Reference => KeptReference::of($kept[$row->id]) ?? new Reference(
                 PublicationType::Other,
-                title: (string) $row['title'],
+                title: (string) $row->title,
             ),
             $rows,
         ));
     }
 
     /**
-     * @param  list<array<string, mixed>>  $rows
+     * @param  list<stdClass>  $rows
      * @param  list<Reference>  $references  of each
-     * @return list<array<string, mixed>>
      */
-    private static function withCsl(array $rows, array $references): array
+    private static function addCsl(array $rows, array $references): void
     {
         $written = implode('', iterator_to_array(Formats::writers()['csl-json']->write($references), false));
         $csl = json_decode($written === '' ? '[]' : $written, true, 32, JSON_THROW_ON_ERROR);
 
-        return array_map(
-            fn (array $row, int $i): array => [...$row, 'csl' => $csl[$i] ?? null],
-            $rows,
-            array_keys($rows),
-        );
+        foreach ($rows as $i => $row) {
+            $row->csl = $csl[$i] ?? null;
+        }
     }
 }

@@ -10,6 +10,7 @@ use App\Models\ReviewOutcome;
 use App\Queries\Synthesis\PooledAnalysis;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 
 /** What studies report of outcomes, and what they come to together. */
 final class SynthesisListings
@@ -68,7 +69,7 @@ final class SynthesisListings
             'i2' => Field::number('of the variation between studies, how much is more than chance, in per cent')->orNone(),
         ], fn (Review $review): Builder => DB::table('analyses')
             ->where('review_id', $review->id)
-            ->whereNull('retired_at'), more: self::pooled(...));
+            ->whereNull('retired_at'), more: self::addPooled(...));
     }
 
     private static function tables(): Listing
@@ -83,22 +84,21 @@ final class SynthesisListings
             ->whereNull('retired_at'));
     }
 
-    /**
-     * @param  list<array<string, mixed>>  $rows
-     * @return list<array<string, mixed>>
-     */
-    private static function pooled(array $rows, Review $review): array
+    /** @param  list<stdClass>  $rows */
+    private static function addPooled(array $rows, Review $review): void
     {
         $kept = KeptAnalysis::of($review)->whereIn('id', array_column($rows, 'id'))->get()->keyBy('id');
         $outcomes = ReviewOutcome::query()->where('review_id', $review->id)->get()->keyBy('id');
 
-        return array_map(function (array $row) use ($review, $kept, $outcomes): array {
-            $terms = $kept[$row['id']]->asked();
+        foreach ($rows as $row) {
+            $terms = $kept[$row->id]->asked();
             $outcome = $outcomes->get($terms->outcome);
             $analysis = $outcome === null ? null : PooledAnalysis::of($review, $terms, $outcome);
 
-            return [...$row, ...($analysis === null ? ['studies' => 0] : self::numbers($analysis))];
-        }, $rows);
+            foreach ($analysis === null ? ['studies' => 0] : self::numbers($analysis) as $name => $number) {
+                $row->{$name} = $number;
+            }
+        }
     }
 
     /** @return array<string, int|float|null> */

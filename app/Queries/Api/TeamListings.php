@@ -10,6 +10,7 @@ use App\Models\User;
 use App\Queries\Shared\Visibility;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 
 /** Who works on a review, by which criteria, and what happened. */
 final class TeamListings
@@ -62,14 +63,11 @@ final class TeamListings
             Visibility::log($query, $user);
 
             return $query;
-        }, 'log_entries.id', more: self::withoutHiddenNames(...));
+        }, 'log_entries.id', more: self::hideNames(...));
     }
 
-    /**
-     * @param  list<array<string, mixed>>  $rows
-     * @return list<array<string, mixed>>
-     */
-    private static function withoutHiddenNames(array $rows, Review $review, User $user): array
+    /** @param  list<stdClass>  $rows */
+    private static function hideNames(array $rows, Review $review, User $user): void
     {
         $entries = LogEntry::query()
             ->where('review_id', $review->id)
@@ -79,9 +77,8 @@ final class TeamListings
             ->keyBy('id');
         Visibility::withoutNames($entries, $user);
 
-        return array_map(
-            fn (array $row): array => [...$row, 'by' => $entries[$row['id']]->user->name ?? ''],
-            $rows,
-        );
+        foreach ($rows as $row) {
+            $row->by = $entries[$row->id]->user->name ?? '';
+        }
     }
 }

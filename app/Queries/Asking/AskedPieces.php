@@ -39,7 +39,7 @@ final class AskedPieces
     /** A sentence is no longer. */
     private const LONGEST = 600;
 
-    /** @var array<string, array<string, mixed>> what is shown of a piece, by its id */
+    /** @var array<string, ShownPiece> what is shown of a piece, by its id */
     private array $shown = [];
 
     /** @var array<string, int> how much was looked at, by scope */
@@ -78,8 +78,7 @@ final class AskedPieces
         return $this->looked;
     }
 
-    /** @return array<string, mixed> kind, says, quote, study, where, url, publication, evidence (kind and id, if a claim may rest on it) */
-    public function shown(Piece $piece): array
+    public function shown(Piece $piece): ShownPiece
     {
         return $this->shown[$piece->id];
     }
@@ -94,7 +93,8 @@ final class AskedPieces
             }
             [$label, $says] = str_contains($one->says, ': ') ? explode(': ', $one->says, 2) : ['', $one->says];
             $id = $one->key();
-            $this->shown[$id] = [...get_object_vars($one), 'evidence' => $one->ref()];
+            $where = [$one->study, $one->where, $one->url, $one->publication];
+            $this->shown[$id] = new ShownPiece($one->kind, $one->says, $one->quote, ...[...$where, $one->ref()]);
             $pieces[] = new Piece(PieceKind::from($one->kind), $id, trim("{$says} {$one->quote}"), $label, $one->study);
         }
 
@@ -176,41 +176,29 @@ final class AskedPieces
         return $pieces;
     }
 
-    /** @return array<string, mixed> */
-    private function ofReport(string $sentence, string $heading): array
+    private function ofReport(string $sentence, string $heading): ShownPiece
     {
-        return [
-            'kind' => 'report',
-            'says' => '',
-            'quote' => $sentence,
-            'study' => '',
-            'where' => $heading,
-            'url' => route('report.text', $this->review, false),
-            'publication' => '',
-            'evidence' => null,
-        ];
+        return new ShownPiece('report', '', $sentence, '', $heading, route('report.text', $this->review, false), '');
     }
 
     /**
      * What is shown of a sentence of a paper.
      *
      * @param  ?int  $page  of its full text; null where it stands in the abstract
-     * @return array<string, mixed> as shown() gives it
      */
-    public static function ofPaper(string $reviewId, string $publication, string $study, string $sentence, ?int $page): array
+    public static function ofPaper(string $reviewId, string $publication, string $study, string $sentence, ?int $page): ShownPiece
     {
-        return [
-            'kind' => ($page === null ? PieceKind::Abstract : PieceKind::Text)->value,
-            'says' => '',
-            'quote' => $sentence,
-            'study' => $study,
-            'where' => $page === null ? 'abstract' : "page {$page}",
-            'url' => $page === null
+        return new ShownPiece(
+            ($page === null ? PieceKind::Abstract : PieceKind::Text)->value,
+            '',
+            $sentence,
+            $study,
+            $page === null ? 'abstract' : "page {$page}",
+            $page === null
                 ? route('publications.show', [$reviewId, $publication], false)
                 : route('coding.show', [$reviewId, $publication], false)."?page={$page}",
-            'publication' => $publication,
-            'evidence' => null,
-        ];
+            $publication,
+        );
     }
 
     private function sentence(PieceKind $kind, stdClass $of, string $sentence, string $beside, ?int $page): Piece

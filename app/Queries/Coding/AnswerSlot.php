@@ -37,7 +37,7 @@ final readonly class AnswerSlot
         return $part === null ? $code : "{$code}-{$part}";
     }
 
-    /** @return array{review_id: string, publication_id: string, code_id: string, part_id: ?string} */
+    /** @return array<string, ?string> */
     public function values(): array
     {
         return [

@@ -15,9 +15,9 @@ final readonly class ShownEvidence implements JsonSerializable
     {
     }
 
-    /** @return array<string, mixed> as evidence is kept, with where it is */
-    public function jsonSerialize(): array
+    /** As evidence is kept, with where it is. */
+    public function jsonSerialize(): object
     {
-        return [...$this->piece->toArray(), 'where' => $this->where];
+        return (object) [...$this->piece->toArray(), 'where' => $this->where];
     }
 }

@@ -52,7 +52,7 @@ final readonly class DeliverySheet
         );
     }
 
-    /** @return array<string, mixed> of all records, and of those that lack each field */
+    /** @return array<string, int> of all records, and of those that lack each field */
     private static function counts(Builder $records): array
     {
         $lacking = array_map(
@@ -60,7 +60,7 @@ final readonly class DeliverySheet
             array_keys(self::FIELDS),
         );
 
-        return (array) (clone $records)->selectRaw('count(*) AS n, '.implode(', ', $lacking))->first();
+        return array_map(intval(...), (array) (clone $records)->selectRaw('count(*) AS n, '.implode(', ', $lacking))->first());
     }
 
     /** Publications among them that somebody has decided on. */

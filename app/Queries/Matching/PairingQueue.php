@@ -120,7 +120,7 @@ final readonly class PairingQueue
         return $keyOf;
     }
 
-    /** @return array<string, mixed> by publication */
+    /** @return array<string, int> by publication */
     private static function claimedByOthers(Matching $matching, User $user): array
     {
         return DB::table('claims')

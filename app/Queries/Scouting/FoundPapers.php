@@ -226,7 +226,7 @@ final class FoundPapers
     /**
      * Numbers by size, then words, and what is not reported last.
      *
-     * @return array{int, float, string}
+     * @return list<int|float|string>
      */
     private function place(string $value): array
     {

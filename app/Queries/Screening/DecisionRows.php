@@ -92,7 +92,7 @@ final class DecisionRows
             ->leftJoin('criteria AS final', 'final.id', '=', 'settlements.criterion_id');
     }
 
-    /** @return list<mixed> */
+    /** @return list<?string> */
     private static function told(stdClass $row): array
     {
         return [

@@ -37,7 +37,7 @@ final class AnalysisRows
         ];
     }
 
-    /** @return list<mixed> */
+    /** @return list<string|int|float|null> */
     private static function row(PooledRow $row, AnalysisMeasure $measure, ?float $weight): array
     {
         $used = $row->chosen->used;

@@ -51,10 +51,9 @@ final class PersonalData
         yield "}\n";
     }
 
-    /** @return array<string, mixed> */
-    private static function person(User $user): array
+    private static function person(User $user): object
     {
-        return [
+        return (object) [
             'name' => $user->name,
             'address' => $user->email,
             'since' => $user->created_at->toIso8601String(),

@@ -8,363 +8,301 @@ use App\Access\TokenAbility;
 use App\Queries\Api\Field;
 use App\Queries\Api\Listing;
 use App\Queries\Api\Listings;
+use App\Queries\Api\Schema;
 
 /** The programming interface as OpenAPI 3.1 describes it, from the same fields that give things out. */
-final class OpenApi
+final class OpenApi implements \JsonSerializable
 {
-    private const NEEDS = [
-        'deliver' => TokenAbility::Deliver,
-        'decide' => TokenAbility::Decide,
-        'take-back' => TokenAbility::Decide,
-        'answer' => TokenAbility::Code,
+    private const INFO = [
+        'title' => 'Wary Heron',
+        'version' => '1',
+        'license' => ['name' => 'AGPL-3.0-or-later', 'identifier' => 'AGPL-3.0-or-later'],
+        'description' => 'Everything of a review that a person may read, and delivering, deciding and coding in their name. '.
+            'What blinding hides from the person is hidden from their programs.',
     ];
 
-    private const REVIEW = ['name' => 'review', 'in' => 'path', 'required' => true, 'schema' => ['type' => 'string']];
+    private const TOKEN = [
+        'type' => 'http',
+        'scheme' => 'bearer',
+        'description' => 'A token of one person, for one review, with abilities and an end.',
+    ];
 
-    /** @return array<string, mixed> */
-    public static function description(): array
+    private const ONLY_ONCE = [
+        'name' => 'Idempotency-Key',
+        'in' => 'header',
+        'schema' => ['type' => 'string', 'maxLength' => 200],
+        'description' => 'The same key with the same request is carried out once; its answer comes again for a day.',
+    ];
+
+    private const PROBLEM = [
+        'description' => 'It could not be done; “detail” says why, as RFC 9457 has it.',
+        'content' => ['application/problem+json' => ['schema' => ['$ref' => '#/components/schemas/Problem']]],
+    ];
+
+    public function jsonSerialize(): object
     {
-        return [
+        $parameters = ['review' => Parameter::path('review'), 'onlyOnce' => self::ONLY_ONCE];
+
+        return (object) [
             'openapi' => '3.1.0',
-            'info' => [
-                'title' => 'Wary Heron',
-                'version' => '1',
-                'license' => ['name' => 'AGPL-3.0-or-later', 'identifier' => 'AGPL-3.0-or-later'],
-                'description' => 'Everything of a review that a person may read, and delivering, deciding and coding in their name. '.
-                    'What blinding hides from the person is hidden from their programs.',
-            ],
+            'info' => self::INFO,
             'servers' => [['url' => rtrim(url('/api/v1'), '/')]],
             'security' => [['token' => []]],
-            'paths' => [...self::whole(), ...self::lists(), ...self::together(), ...self::work()],
+            'paths' => self::paths(),
             'components' => [
-                'securitySchemes' => ['token' => [
-                    'type' => 'http',
-                    'scheme' => 'bearer',
-                    'description' => 'A token of one person, for one review, with abilities and an end.',
-                ]],
-                'schemas' => [
-                    ...array_combine(
-                        array_map(self::schemaName(...), array_keys(Listings::all())),
-                        array_map(fn (Listing $one): array => $one->schema(), array_values(Listings::all())),
-                    ),
-                    'Problem' => self::problem(),
-                ],
-                'parameters' => ['review' => self::REVIEW, 'onlyOnce' => [
-                    'name' => 'Idempotency-Key',
-                    'in' => 'header',
-                    'schema' => ['type' => 'string', 'maxLength' => 200],
-                    'description' => 'The same key with the same request is carried out once; its answer comes again for a day.',
-                ]],
-                'responses' => ['Problem' => [
-                    'description' => 'It could not be done; “detail” says why, as RFC 9457 has it.',
-                    'content' => [
-                        'application/problem+json' => ['schema' => ['$ref' => '#/components/schemas/Problem']],
-                    ],
-                ]],
+                'securitySchemes' => ['token' => self::TOKEN],
+                'schemas' => self::schemas(),
+                'parameters' => $parameters,
+                'responses' => ['Problem' => self::PROBLEM],
             ],
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, array<string, Operation>> by address and method */
+    public static function paths(): array
+    {
+        $paths = [...self::whole(), ...self::lists(), ...self::together(), ...self::work()];
+        $paths['/reviews/{review}/deliveries']['post'] = self::delivery();
+
+        return $paths;
+    }
+
+    /** @return array<string, Schema> by name */
+    private static function schemas(): array
+    {
+        $schemas = [];
+        foreach (Listings::all() as $name => $listing) {
+            $schemas[self::schemaName($name)] = $listing->schema();
+        }
+
+        return [...$schemas, 'Problem' => self::problem()];
+    }
+
+    /** @return array<string, array<string, Operation>> */
     private static function whole(): array
     {
-        $object = ['type' => 'object'];
+        $object = Schema::of('object');
+        $review = Operation::read('review', 'The review, its stages and what stands at each', $object);
+        $numbers = Operation::read('numbers', 'Every number of the flow and the report, as it is now', $object);
+        $report = Operation::read('report', 'The report as it is written, as ProseMirror’s JSON', $object);
 
         return [
-            '/openapi.json' => ['get' => [
-                'operationId' => 'description',
-                'summary' => 'This description',
-                'x-needs' => 'nothing',
-                'security' => [],
-                'responses' => ['200' => self::json('OpenAPI 3.1', $object)],
-            ]],
-            '/reviews/{review}' => [
-                'get' => self::read('review', 'The review, its stages and what stands at each', $object),
-            ],
-            '/reviews/{review}/numbers' => [
-                'get' => self::read('numbers', 'Every number of the flow and the report, as it is now', $object),
-            ],
-            '/reviews/{review}/report' => [
-                'get' => self::read('report', 'The report as it is written, as ProseMirror’s JSON', $object),
-            ],
+            '/openapi.json' => ['get' => Operation::description('This description')],
+            '/reviews/{review}' => ['get' => $review],
+            '/reviews/{review}/numbers' => ['get' => $numbers],
+            '/reviews/{review}/report' => ['get' => $report],
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, array<string, Operation>> */
     private static function lists(): array
     {
         $paths = [];
         foreach (Listings::all() as $name => $listing) {
-            $schema = ['$ref' => '#/components/schemas/'.self::schemaName($name)];
-            $paths["/reviews/{review}/{$name}"]['get'] = self::read("list-{$name}", $listing->about, [
-                'type' => 'object',
-                'required' => ['data', 'next'],
-                'properties' => [
-                    'data' => ['type' => 'array', 'items' => $schema],
-                    'next' => ['type' => ['string', 'null'], 'description' => 'the address of the next page'],
-                ],
-            ], self::filters($listing));
-            $paths["/reviews/{review}/{$name}/{id}"]['get'] = self::read("one-of-{$name}", "One of: {$listing->about}", $schema, [
-                self::given('id', 'path', true),
-            ]);
+            $one = Schema::named(self::schemaName($name));
+            $page = Schema::object([
+                'data' => Schema::listOf($one),
+                'next' => Schema::textOrNone()->described('the address of the next page'),
+            ], ['data', 'next']);
+            $filters = self::filters($listing);
+            $paths["/reviews/{review}/{$name}"]['get'] = Operation::read("list-{$name}", $listing->about, $page, ...$filters);
+            $paths["/reviews/{review}/{$name}/{id}"]['get'] =
+                Operation::read("one-of-{$name}", "One of: {$listing->about}", $one, Parameter::path('id'));
         }
 
         return $paths;
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, array<string, Operation>> */
     private static function together(): array
     {
-        $texts = ['type' => 'array', 'items' => ['type' => 'string']];
-        $id = fn (string $name): array => self::given($name, 'path', true);
-        $of = fn (array $names): array => ['type' => 'array', 'items' => [
-            'type' => 'object',
-            'required' => [...$names, 'studies'],
-            'properties' => [...array_fill_keys($names, ['type' => 'string']), 'studies' => ['type' => 'integer']],
-        ]];
+        $map = [Parameter::query('rows', true), Parameter::query('columns', false)];
+        $file = 'The file of a copy; that it was taken is written down';
 
         return [
-            '/reviews/{review}/tables/{table}/rows' => ['get' => self::read('table', 'A saved table, run on what there is now', [
-                'type' => 'object',
-                'required' => ['title', 'head', 'rows'],
-                'properties' => [
-                    'title' => ['type' => 'string'],
-                    'head' => $texts,
-                    'rows' => ['type' => 'array', 'items' => [
-                        'type' => 'array',
-                        'items' => ['type' => ['string', 'number', 'null']],
-                    ]],
-                ],
-            ], [$id('table')])],
-            '/reviews/{review}/map' => ['get' => self::read('map', 'Studies counted by the answers to one or two items', [
-                'type' => 'object',
-                'required' => ['studies', 'rows', 'columns', 'cells'],
-                'properties' => [
-                    'studies' => ['type' => 'integer'],
-                    'rows' => $of(['name']),
-                    'columns' => $of(['name']),
-                    'cells' => $of(['row', 'column']),
-                ],
-            ], [self::given('rows', 'query', true), self::given('columns', 'query', false)])],
-            '/reviews/{review}/full-texts/{fullText}/file' => ['get' => [
-                'operationId' => 'file',
-                'summary' => 'The file of a copy; that it was taken is written down',
-                'x-needs' => TokenAbility::Read->value,
-                'parameters' => [['$ref' => '#/components/parameters/review'], $id('fullText')],
-                'responses' => [
-                    '200' => [
-                        'description' => 'The file',
-                        'content' => ['application/pdf' => ['schema' => ['type' => 'string']]],
-                    ],
-                    'default' => ['$ref' => '#/components/responses/Problem'],
-                ],
-            ]],
+            '/reviews/{review}/tables/{table}/rows' => ['get' => Operation::read(
+                'table',
+                'A saved table, run on what there is now',
+                self::table(),
+                Parameter::path('table'),
+            )],
+            '/reviews/{review}/map' => ['get' => Operation::read(
+                'map',
+                'Studies counted by the answers to one or two items',
+                self::map(),
+                ...$map,
+            )],
+            '/reviews/{review}/full-texts/{fullText}/file' => ['get' => Operation::file($file, Parameter::path('fullText'))],
         ];
     }
 
-    /** @return array<string, mixed> */
-    private static function given(string $name, string $in, bool $isNeeded): array
+    private static function table(): Schema
     {
-        return ['name' => $name, 'in' => $in, 'required' => $isNeeded, 'schema' => ['type' => 'string']];
+        $cell = Schema::any()->with('type', ['string', 'number', 'null']);
+
+        return Schema::object([
+            'title' => Schema::text(),
+            'head' => Schema::listOf(Schema::text()),
+            'rows' => Schema::listOf(Schema::listOf($cell)),
+        ], ['title', 'head', 'rows']);
     }
 
-    /** @return list<array<string, mixed>> */
+    private static function map(): Schema
+    {
+        $of = fn (string ...$names): Schema => Schema::listOf(Schema::object([
+            ...array_fill_keys($names, Schema::text()),
+            'studies' => Schema::of('integer'),
+        ], [...array_values($names), 'studies']));
+
+        return Schema::object([
+            'studies' => Schema::of('integer'),
+            'rows' => $of('name'),
+            'columns' => $of('name'),
+            'cells' => $of('row', 'column'),
+        ], ['studies', 'rows', 'columns', 'cells']);
+    }
+
+    /** @return list<Parameter> */
     private static function filters(Listing $listing): array
     {
+        $limit = Schema::of('integer')
+            ->with('minimum', 1)
+            ->with('maximum', Listing::MOST)
+            ->with('default', 100)
+            ->described('how many at once');
         $filters = [
-            'limit' => [
-                'type' => 'integer',
-                'minimum' => 1,
-                'maximum' => Listing::MOST,
-                'default' => 100,
-                'description' => 'how many at once',
-            ],
-            'after' => ['type' => 'string', 'description' => 'goes on after this id; “next” of a page has it'],
-            ...array_map(fn (array $one): array => $one[0]->schema(), $listing->filters),
+            Parameter::filter('limit', $limit),
+            Parameter::filter('after', Schema::text()->described('goes on after this id; “next” of a page has it')),
         ];
+        foreach ($listing->filters as $name => [$field]) {
+            $filters[] = Parameter::filter($name, $field->schema());
+        }
 
-        return array_map(
-            fn (string $name, array $schema): array => ['name' => $name, 'in' => 'query', 'schema' => $schema],
-            array_keys($filters),
-            $filters,
+        return $filters;
+    }
+
+    /** @return array<string, array<string, Operation>> */
+    private static function work(): array
+    {
+        return [
+            '/reviews/{review}/items/{item}/decision' => ['post' => self::decide(), 'delete' => self::takeBack()],
+            '/reviews/{review}/publications/{publication}/answers/{code}' => ['put' => self::code()],
+        ];
+    }
+
+    private static function decide(): Operation
+    {
+        $decided = Schema::object(
+            ['decision' => Schema::named('Decisions'), 'item' => Schema::named('Items')],
+            ['decision', 'item'],
+        );
+
+        return Operation::change(
+            'decide',
+            'Decides on an item, as its person',
+            TokenAbility::Decide,
+            new Content('', 'application/json', self::verdict()),
+            $decided,
+            '200',
+            Parameter::path('item'),
         );
     }
 
-    /** @return array<string, mixed> */
-    private static function work(): array
+    private static function takeBack(): Operation
     {
-        $id = fn (string $name): array => self::given($name, 'path', true);
-        $decision = ['type' => 'object', 'required' => ['decision', 'item'], 'properties' => [
-            'decision' => ['$ref' => '#/components/schemas/Decisions'],
-            'item' => ['$ref' => '#/components/schemas/Items'],
-        ]];
-        $paths = [
-            '/reviews/{review}/items/{item}/decision' => [
-                'post' => self::write(
-                    'decide',
-                    'Decides on an item, as its person',
-                    'application/json',
-                    self::verdict(),
-                    [$id('item')],
-                    $decision,
-                ),
-                'delete' => self::write(
-                    'take-back',
-                    'Takes back one’s decision while the item has not opened',
-                    '',
-                    [],
-                    [$id('item')],
-                    null,
-                    '204',
-                ),
-            ],
-            '/reviews/{review}/publications/{publication}/answers/{code}' => [
-                'put' => self::write('answer', 'Answers an item of the codebook for a study', 'application/json', self::answer(), [
-                    $id('publication'),
-                    $id('code'),
-                ], ['$ref' => '#/components/schemas/Answers']),
-            ],
-        ];
-        $paths['/reviews/{review}/deliveries'] = [
-            ...self::lists()['/reviews/{review}/deliveries'],
-            'post' => self::write(
-                'deliver',
-                'Delivers a file of references; it is read in the background',
-                'multipart/form-data',
-                self::file(),
-                [],
-                ['$ref' => '#/components/schemas/Deliveries'],
-                '202',
-            ),
-        ];
-
-        return $paths;
+        return Operation::change(
+            'take-back',
+            'Takes back one’s decision while the item has not opened',
+            TokenAbility::Decide,
+            null,
+            null,
+            '204',
+            Parameter::path('item'),
+        );
     }
 
-    /** @return array<string, mixed> */
-    private static function verdict(): array
+    private static function code(): Operation
     {
-        return ['type' => 'object', 'required' => ['verdict'], 'properties' => [
+        return Operation::change(
+            'answer',
+            'Answers an item of the codebook for a study',
+            TokenAbility::Code,
+            new Content('', 'application/json', self::answer()),
+            Schema::named('Answers'),
+            '200',
+            Parameter::path('publication'),
+            Parameter::path('code'),
+        );
+    }
+
+    private static function delivery(): Operation
+    {
+        return Operation::change(
+            'deliver',
+            'Delivers a file of references; it is read in the background',
+            TokenAbility::Deliver,
+            new Content('', 'multipart/form-data', self::file()),
+            Schema::named('Deliveries'),
+            '202',
+        );
+    }
+
+    private static function verdict(): Schema
+    {
+        $answers = Schema::of('object')
+            ->with('additionalProperties', Schema::any()->with('enum', ['yes', 'no', 'unclear']))
+            ->described('by criterion');
+        $seen = 'id of the decision of mine that was shown, empty for none: another one is then a conflict';
+
+        return Schema::object([
             'verdict' => Field::choice(['include', 'exclude', 'unsure'], 'what is decided')->schema(),
             'criterion' => Field::text('id of the criterion that fails, of an exclusion')->schema(),
-            'answers' => [
-                'type' => 'object',
-                'additionalProperties' => ['enum' => ['yes', 'no', 'unclear']],
-                'description' => 'by criterion',
-            ],
+            'answers' => $answers,
             'note' => Field::text('of one’s own')->schema(),
-            'seen' => Field::text('id of the decision of mine that was shown, empty for none: another one is then a conflict')->schema(),
-        ]];
+            'seen' => Field::text($seen)->schema(),
+        ], ['verdict']);
     }
 
-    /** @return array<string, mixed> */
-    private static function answer(): array
+    private static function answer(): Schema
     {
-        return ['type' => 'object', 'properties' => [
-            'value' => ['description' => 'of the type of the item'],
-            'kind' => Field::text('a value where it is left out; else not reported, or does not apply')->schema(),
+        $kind = 'a value where it is left out; else not reported, or does not apply';
+
+        return Schema::object([
+            'value' => Schema::any()->described('of the type of the item'),
+            'kind' => Field::text($kind)->schema(),
             'note' => Field::text('of one’s own')->schema(),
-            'evidence' => [
-                'type' => 'array',
-                'items' => ['type' => 'object'],
-                'description' => 'quote, page and place of each piece',
-            ],
+            'evidence' => Schema::listOf(Schema::of('object'))->described('quote, page and place of each piece'),
             'seen' => Field::text('id of the answer that was shown, empty for none')->schema(),
             'part' => Field::text('id of the arm or site')->schema(),
-        ]];
+        ]);
     }
 
-    /** @return array<string, mixed> */
-    private static function file(): array
+    private static function file(): Schema
     {
-        return ['type' => 'object', 'required' => ['file', 'source_name', 'searched_on'], 'properties' => [
-            'file' => [
-                'type' => 'string',
-                'contentMediaType' => 'application/octet-stream',
-                'description' => 'RIS, NBIB, BibTeX, CSL-JSON, MODS, CSV or XLSX',
-            ],
+        return Schema::object([
+            'file' => Schema::text()
+                ->with('contentMediaType', 'application/octet-stream')
+                ->described('RIS, NBIB, BibTeX, CSL-JSON, MODS, CSV, XLSX, or text of references as papers print them'),
             'source_name' => Field::text('where the records are from')->schema(),
             'source_kind' => Field::text('database where it is left out')->schema(),
             'searched_on' => Field::day('when the search was made')->schema(),
             'platform' => Field::text('by which it was searched')->schema(),
             'notes' => Field::text('of one’s own')->schema(),
-        ]];
+        ], ['file', 'source_name', 'searched_on']);
     }
 
-    /** @return array<string, mixed> */
-    private static function problem(): array
+    private static function problem(): Schema
     {
-        return ['type' => 'object', 'required' => ['type', 'title', 'status', 'detail'], 'properties' => [
-            'type' => ['type' => 'string'],
-            'title' => ['type' => 'string'],
-            'status' => ['type' => 'integer'],
-            'detail' => ['type' => 'string'],
-            'instance' => ['type' => 'string'],
-            'errors' => ['type' => 'object', 'description' => 'what is wrong, by field'],
-        ]];
-    }
+        $text = Schema::text();
 
-    /**
-     * @param  array<string, mixed>  $schema
-     * @param  list<array<string, mixed>>  $parameters
-     * @return array<string, mixed>
-     */
-    private static function read(string $id, string $summary, array $schema, array $parameters = []): array
-    {
-        return [
-            'operationId' => $id,
-            'summary' => $summary,
-            'x-needs' => TokenAbility::Read->value,
-            'parameters' => [['$ref' => '#/components/parameters/review'], ...$parameters],
-            'responses' => [
-                '200' => self::json('As it is now, with an ETag', $schema),
-                '304' => ['description' => 'As it was when it had the ETag of If-None-Match'],
-                'default' => ['$ref' => '#/components/responses/Problem'],
-            ],
-        ];
-    }
-
-    /**
-     * @param  array<string, mixed>  $body
-     * @param  list<array<string, mixed>>  $parameters
-     * @param  ?array<string, mixed>  $answer
-     * @return array<string, mixed>
-     */
-    private static function write(
-        string $id,
-        string $summary,
-        string $type,
-        array $body,
-        array $parameters,
-        ?array $answer,
-        string $status = '200',
-    ): array {
-        return [
-            'operationId' => $id,
-            'summary' => $summary,
-            'x-needs' => self::NEEDS[$id]->value,
-            'parameters' => [
-                ['$ref' => '#/components/parameters/review'],
-                ...$parameters,
-                ['$ref' => '#/components/parameters/onlyOnce'],
-            ],
-            ...($body === [] ? [] : [
-                'requestBody' => ['required' => true, 'content' => [$type => ['schema' => $body]]],
-            ]),
-            'responses' => [
-                $status => $answer === null ? ['description' => 'Done'] : self::json('Kept', $answer),
-                'default' => ['$ref' => '#/components/responses/Problem'],
-            ],
-        ];
-    }
-
-    /**
-     * @param  array<string, mixed>  $schema
-     * @return array<string, mixed>
-     */
-    private static function json(string $about, array $schema): array
-    {
-        return ['description' => $about, 'content' => ['application/json' => ['schema' => $schema]]];
+        return Schema::object([
+            'type' => $text,
+            'title' => $text,
+            'status' => Schema::of('integer'),
+            'detail' => $text,
+            'instance' => $text,
+            'errors' => Schema::of('object')->described('what is wrong, by field'),
+        ], ['type', 'title', 'status', 'detail']);
     }
 
     private static function schemaName(string $list): string

@@ -90,8 +90,8 @@
                         @foreach ($operations as $method => $operation)
                             <tr>
                                 <td><code>{{ strtoupper($method) }} {{ str_replace('{review}', $review->id, $path) }}</code></td>
-                                <td>{{ $operation['summary'] }}</td>
-                                <td>{{ $operation['x-needs'] }}</td>
+                                <td>{{ $operation->summary }}</td>
+                                <td>{{ $operation->needs() }}</td>
                             </tr>
                         @endforeach
                     @endforeach

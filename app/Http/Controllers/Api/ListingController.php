@@ -33,7 +33,7 @@ final class ListingController extends Controller
         $shown = array_slice($rows, 0, $length);
         $last = end($shown);
         $next = count($rows) > $length && $last !== false
-            ? route('api.list', [$review, $listing, ...$asked, 'limit' => $length, 'after' => $last['id']])
+            ? route('api.list', [$review, $listing, ...$asked, 'limit' => $length, 'after' => $last->id])
             : null;
 
         return response()->json(

@@ -22,7 +22,7 @@ final class ReviewApiController extends Controller
     public function description(): JsonResponse
     {
         return response()->json(
-            OpenApi::description(),
+            new OpenApi(),
             200,
             [],
             JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,

@@ -44,13 +44,13 @@ final class SynthesisApiController extends Controller
         ]);
     }
 
-    /** @return list<array{row: string, column: string, studies: int}> */
+    /** @return list<object> row, column and studies of each */
     private static function cells(EvidenceMap $map): array
     {
         $cells = [];
         foreach ($map->rows as $row) {
             foreach ($map->columns as $column) {
-                $cells[] = ['row' => $row, 'column' => $column, 'studies' => $map->at($row, $column)];
+                $cells[] = (object) ['row' => $row, 'column' => $column, 'studies' => $map->at($row, $column)];
             }
         }
 
@@ -96,10 +96,10 @@ final class SynthesisApiController extends Controller
     /**
      * @param  list<string>  $names
      * @param  array<array-key, int>  $totals
-     * @return list<array{name: string, studies: int}>
+     * @return list<object> name and studies of each
      */
     private static function totals(array $names, array $totals): array
     {
-        return array_map(fn (string $name): array => ['name' => $name, 'studies' => $totals[$name] ?? 0], $names);
+        return array_map(fn (string $name): object => (object) ['name' => $name, 'studies' => $totals[$name] ?? 0], $names);
     }
 }

@@ -38,7 +38,7 @@ final class TokenController extends Controller
             'days' => self::DAYS,
             'lists' => Listings::all(),
             'address' => rtrim(url('/api/v1'), '/'),
-            'paths' => OpenApi::description()['paths'],
+            'paths' => OpenApi::paths(),
         ]);
     }
 

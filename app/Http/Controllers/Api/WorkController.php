@@ -23,6 +23,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
+use stdClass;
 use WaryHeron\Core\Flow\SourceKind;
 
 /** What programs do in a person's name: by the same actions as the person's own hands. */
@@ -33,7 +34,7 @@ final class WorkController extends Controller
     /** A file of references; it is read in the background, its standing is asked of the delivery. */
     public function deliver(Request $request, Review $review, StartDelivery $start): JsonResponse
     {
-        $given = $this->given($request);
+        $given = $request->validate(self::rules());
         $delivery = $start->ofFile(
             $this->me($request),
             $review,
@@ -51,17 +52,17 @@ final class WorkController extends Controller
             ->header('Location', route('api.one', [$review, 'deliveries', $delivery->id]));
     }
 
-    /** @return array<string, mixed> */
-    private function given(Request $request): array
+    /** @return array<string, list<string|object>> */
+    private static function rules(): array
     {
-        return $request->validate([
+        return [
             'file' => ['required', 'file', 'max:'.config('heron.largest_upload_mb') * 1024],
             'source_name' => ['required', 'string', 'max:120'],
             'source_kind' => ['nullable', Rule::enum(SourceKind::class)],
             'searched_on' => ['required', 'date', 'before_or_equal:tomorrow', 'after:1950-01-01'],
             'platform' => ['nullable', 'string', 'max:120'],
             'notes' => ['nullable', 'string', 'max:2000'],
-        ]);
+        ];
     }
 
     public function decide(VerdictRequest $request, Review $review, Item $item, RecordDecision $record): JsonResponse
@@ -101,8 +102,7 @@ final class WorkController extends Controller
         ]);
     }
 
-    /** @return ?array<string, mixed> */
-    private function one(Request $request, Review $review, string $listing, string $id): ?array
+    private function one(Request $request, Review $review, string $listing, string $id): ?stdClass
     {
         return Listings::all()[$listing]->one($review, $this->me($request), $id);
     }

@@ -64,7 +64,7 @@ final class PartController extends Controller
         return redirect()->route('coding.show', [$review, $publication])->with('notice', $notice);
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, list<string|object>> */
     private static function rules(Review $review): array
     {
         return [

@@ -16,8 +16,8 @@ use App\Models\Publication;
 use App\Models\Review;
 use App\Models\Theme;
 use App\Queries\Coding\Themes\PassageFile;
+use App\Queries\Coding\Themes\PeopleCompared;
 use App\Queries\Coding\Themes\StudyPassages;
-use App\Queries\Coding\Themes\ThemeComparison;
 use App\Queries\Coding\Themes\ThemePassages;
 use App\Queries\Coding\Themes\ThemeTree;
 use Illuminate\Contracts\View\View;
@@ -41,6 +41,8 @@ final class PassageController extends Controller
         $filter = $terms->filters[0] ?? null;
         $item = $terms->codes->get(Input::text($request, 'by'));
 
+        $people = PeopleCompared::of($review, $tree, Input::text($request, 'one'), Input::text($request, 'other'));
+
         return view('coding.passages', [
             'review' => $review,
             'tree' => $tree,
@@ -51,21 +53,8 @@ final class PassageController extends Controller
             'item' => $item,
             'byItem' => $item === null ? [] : $passages->byItem($item),
             'byPerson' => $passages->byPerson(),
-            ...$this->compared($request, $review, $tree),
+            ...get_object_vars($people),
         ]);
-    }
-
-    /** @return array<string, mixed> two people beside each other, once both are chosen */
-    private function compared(Request $request, Review $review, ThemeTree $tree): array
-    {
-        $people = ThemeComparison::people($review);
-        $chosen = [Input::text($request, 'one'), Input::text($request, 'other')];
-        $compared = array_values(array_intersect($chosen, array_keys($people)));
-        $agreements = count(array_unique($compared)) === 2
-            ? ThemeComparison::of($review, $tree, $compared[0], $compared[1])
-            : [];
-
-        return ['people' => $people, 'compared' => $compared, 'agreements' => $agreements];
     }
 
     /** Those of one study, for the Coding Desk. */

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Coding;
 use App\Actions\Coding\SettleAnswer;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
+use App\Http\Requests\Coding\SettledAnswerRequest;
 use App\Models\CodebookItem;
 use App\Models\Publication;
 use App\Models\Review;
@@ -15,8 +16,6 @@ use App\Queries\Synthesis\CodedTwice;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
-use WaryHeron\Core\Coding\AnswerKind;
 use WaryHeron\Core\Coding\InvalidAnswer;
 
 /** Where two coders differ. */
@@ -43,40 +42,23 @@ final class ReconcileController extends Controller
     }
 
     public function settle(
-        Request $request,
+        SettledAnswerRequest $request,
         Review $review,
         Publication $publication,
         CodebookItem $code,
         SettleAnswer $settle,
     ): RedirectResponse {
         $slot = $this->slot($request, $review, $publication, $code);
-        $given = $this->given($request);
-        $here = redirect()->route('reconcile', [$review, 'at' => $given['at'] ?? 1]);
+        $here = redirect()->route('reconcile', [$review, 'at' => $request->place()]);
+        $taken = $request->taken();
         try {
-            $answer = isset($given['take'])
-                ? $settle->take($this->me($request), $slot, $given['take'])
-                : $settle->otherwise(
-                    $this->me($request),
-                    $slot,
-                    AnswerKind::from($given['kind'] ?? AnswerKind::Value->value),
-                    $given['value'] ?? null,
-                );
+            $answer = $taken === null
+                ? $settle->otherwise($this->me($request), $slot, $request->kind(), $request->value())
+                : $settle->take($this->me($request), $slot, $taken);
         } catch (InvalidAnswer $invalid) {
             return $here->with('problem', $invalid->getMessage());
         }
 
         return $here->with('notice', "“{$code->label}” counts as {$answer->shown($code->code())}.");
-    }
-
-    /** @return array<string, mixed> an answer to take, or another one */
-    private function given(Request $request): array
-    {
-        return $request->validate([
-            'take' => ['nullable', 'string', 'max:26'],
-            'kind' => ['nullable', Rule::enum(AnswerKind::class)],
-            'value' => ['nullable'],
-            'value.*' => ['string', 'max:400'],
-            'at' => ['nullable', 'integer', 'between:1,100000'],
-        ]);
     }
 }

@@ -154,7 +154,7 @@ final class DeliveryController extends Controller
 
     public function read(Request $request, Review $review, Delivery $delivery, StartDelivery $start): RedirectResponse
     {
-        $given = $this->reading($request);
+        $given = $request->validate(self::reading());
         $columns = array_filter($given['columns'], is_string(...));
         if (! in_array('title', $columns, true)) {
             return back()->withErrors([
@@ -177,15 +177,15 @@ final class DeliveryController extends Controller
         return redirect()->route('deliveries.show', [$review, $delivery]);
     }
 
-    /** @return array<string, mixed> how a table is to be read */
-    private function reading(Request $request): array
+    /** @return array<string, list<string|object>> of how a table is to be read */
+    private static function reading(): array
     {
-        return $request->validate([
+        return [
             'delimiter' => ['nullable', 'string', 'in:'.implode(',', array_keys(TablePreview::DELIMITERS))],
             'encoding' => ['nullable', 'string', Rule::in(TextEncoding::known())],
             'columns' => ['required', 'array', 'max:500'],
             'columns.*' => ['nullable', 'string', 'in:'.implode(',', array_keys(Columns::FIELDS))],
-        ]);
+        ];
     }
 
     public function mend(

@@ -70,14 +70,14 @@ final class FullTextController extends Controller
             'pictures' => $made->mayReadPictures(),
             'assigned' => $made->publication_id !== null,
             'title' => $made->publication->title ?? '',
-            ...$this->list($review, $made->publication_id),
+            ...(array) $this->list($review, $made->publication_id),
         ]);
     }
 
-    /** @return array<string, mixed> what a page's list of the sought shows otherwise from now on */
-    private function list(Review $review, ?string $publication): array
+    /** What a page's list of the sought shows otherwise from now on. */
+    private function list(Review $review, ?string $publication): object
     {
-        return [
+        return (object) [
             'rows' => $publication === null ? [] : Retrievals::of($review, [$publication]),
             'counts' => Retrievals::counts($review),
             'unassigned' => Retrievals::unassigned($review)->count(),
@@ -204,7 +204,7 @@ final class FullTextController extends Controller
         }
 
         return response()->json([
-            ...$this->list($review, $fullText->publication_id),
+            ...(array) $this->list($review, $fullText->publication_id),
             'said' => $all === 0 ? 'It is the better copy. No evidence was taken from the others.'
                 : "It is the better copy. {$found} of {$all} pieces of evidence were found again in it; all are kept.",
         ]);

@@ -8,16 +8,14 @@ use App\Actions\FullTexts\AskLocker;
 use App\Actions\FullTexts\SetRetrieval;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
+use App\Http\Requests\FullTexts\RetrievalRequest;
 use App\Models\Review;
 use App\Queries\FullTexts\Retrievals;
 use App\Queries\FullTexts\Shelf;
-use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
-use WaryHeron\Core\FullText\RetrievalState;
 
 /** The list of texts that are sought, worked through by key. */
 final class RetrievalController extends Controller
@@ -74,12 +72,11 @@ final class RetrievalController extends Controller
         return response()->json(['rows' => Retrievals::standings(Retrievals::found($review, $this->kept($request)))]);
     }
 
-    public function set(Request $request, Review $review, SetRetrieval $set): JsonResponse
+    public function set(RetrievalRequest $request, Review $review, SetRetrieval $set): JsonResponse
     {
-        $given = $this->given($request);
         $ids = array_values(
             Retrievals::sought($review)
-                ->whereIn('publications.id', $given['publications'])
+                ->whereIn('publications.id', $request->publications())
                 ->pluck('publications.id')
                 ->all(),
         );
@@ -87,24 +84,12 @@ final class RetrievalController extends Controller
             $this->me($request),
             $review,
             $ids,
-            RetrievalState::from($given['state']),
-            trim($given['reason'] ?? ''),
-            isset($given['dated']) ? CarbonImmutable::parse($given['dated']) : now(),
+            $request->state(),
+            $request->reason(),
+            $request->dated(),
         );
 
         return response()->json(['rows' => Retrievals::of($review, $ids), 'counts' => Retrievals::counts($review)]);
-    }
-
-    /** @return array<string, mixed> */
-    private function given(Request $request): array
-    {
-        return $request->validate([
-            'publications' => ['required', 'array', 'max:'.Retrievals::AT_ONCE],
-            'publications.*' => ['string'],
-            'state' => ['required', Rule::enum(RetrievalState::class)],
-            'reason' => ['nullable', 'string', 'max:300'],
-            'dated' => ['nullable', 'date', 'before_or_equal:tomorrow', 'after:1950-01-01'],
-        ]);
     }
 
     public function askLocker(Request $request, Review $review, AskLocker $ask): RedirectResponse

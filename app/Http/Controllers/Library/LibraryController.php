@@ -57,22 +57,14 @@ final class LibraryController extends Controller
             'columns' => $this->columns($request, $review),
             'mayTag' => Gate::allows('tag', $review),
             'chosen' => (array) $request->old('ids', []),
-            ...self::choices($review),
-            'kept' => array_filter($request->only([...LibraryFilters::KEYS, 'sort', 'desc']), is_string(...)),
-            'removed' => $library->total === 0 ? Tallies::of($review)->in(ItemState::Removed) : 0,
-        ]);
-    }
-
-    /** @return array<string, mixed> what its forms offer */
-    private static function choices(Review $review): array
-    {
-        return [
             'choices' => LibraryChoices::of($review),
             'reasons' => LibraryChoices::removals($review),
             'recipes' => $review->recipes()->where('table_of', 'library')->orderBy('name')->get(),
             'styles' => ReferenceList::styles(),
             'deliveries' => LibraryChoices::deliveries($review),
-        ];
+            'kept' => array_filter($request->only([...LibraryFilters::KEYS, 'sort', 'desc']), is_string(...)),
+            'removed' => $library->total === 0 ? Tallies::of($review)->in(ItemState::Removed) : 0,
+        ]);
     }
 
     public function export(Request $request, Review $review, string $format): Response

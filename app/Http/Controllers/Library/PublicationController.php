@@ -10,6 +10,7 @@ use App\Actions\Library\SeparateRecord;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Http\Requests\Library\ByHandRequest;
+use App\Http\Requests\Library\MendedValueRequest;
 use App\Models\Publication;
 use App\Models\Record;
 use App\Models\Review;
@@ -25,11 +26,9 @@ use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
 use WaryHeron\Core\Bibliography\Doi;
 use WaryHeron\Core\Bibliography\Format\Ris\RisWriter;
 use WaryHeron\Core\Bibliography\Name;
-use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Text\StructuredAbstract;
 
@@ -68,39 +67,16 @@ final class PublicationController extends Controller
     }
 
     public function mend(
-        Request $request,
+        MendedValueRequest $request,
         Review $review,
         Publication $publication,
         ChooseValues $choose,
     ): RedirectResponse {
-        $given = $this->mended($request);
-        $choose->execute($this->me($request), $publication, [
-            $given['field'] => $given['back'] ?? false ? null : trim($given['value'] ?? ''),
-        ]);
+        $choose->execute($this->me($request), $publication, [$request->field() => $request->value()]);
 
         return redirect()
             ->route('publications.show', [$review, $publication])
             ->with('notice', 'Shown so from now on. The records stay as they were delivered.');
-    }
-
-    /** @return array<string, mixed> */
-    private function mended(Request $request): array
-    {
-        return $request->validate(
-            [
-                'field' => ['required', 'in:'.implode(',', ChooseValues::FIELDS)],
-                'back' => ['boolean'],
-                'value' => [
-                    'nullable',
-                    'string',
-                    'max:20000',
-                    Rule::when($request->input('field') === 'year', ['regex:/^(|1[5-9]\d\d|20\d\d)$/']),
-                    Rule::when($request->input('field') === 'type', [Rule::enum(PublicationType::class)]),
-                    Rule::when($request->input('field') === 'title' && ! $request->boolean('back'), ['required']),
-                ],
-            ],
-            ['value.regex' => 'A year has four digits.', 'value.required' => 'A publication needs a title.'],
-        );
     }
 
     /** Fills the form for adding by hand with what the locker knows of a DOI; nothing is added yet. */

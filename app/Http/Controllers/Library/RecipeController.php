@@ -27,7 +27,7 @@ final class RecipeController extends Controller
 {
     public function store(Request $request, Review $review, KeepRecipe $keep): RedirectResponse
     {
-        $given = RecipeRules::validated($request, $review);
+        $given = $request->validate(RecipeRules::of($review), RecipeRules::TAKEN);
         $fields = [...ExportByRecipe::FIELDS, ...RecipeFacts::answerFields($review)];
         $columns = RecipeColumns::read($given['columns'], array_keys($fields), 'id');
         if ($columns->problem !== '') {

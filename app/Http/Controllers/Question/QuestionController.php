@@ -9,9 +9,11 @@ use App\Actions\Question\ChangeQuestion;
 use App\Actions\Screening\SendRoundAgain;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
+use App\Http\Requests\Question\CriterionRequest;
 use App\Http\Requests\Question\WordingRequest;
 use App\Models\Criterion;
 use App\Models\Review;
+use App\Models\User;
 use App\Queries\Question\Concepts;
 use App\Queries\Question\ExcludedBy;
 use App\Queries\Question\FirstSteps;
@@ -48,10 +50,9 @@ final class QuestionController extends Controller
         return redirect()->route('question', $review)->with('notice', 'The question is saved.');
     }
 
-    public function addCriterion(Request $request, Review $review, ChangeCriteria $change): RedirectResponse
+    public function addCriterion(CriterionRequest $request, Review $review, ChangeCriteria $change): RedirectResponse
     {
-        $given = $this->criterion($request);
-        $change->add($this->me($request), $review, $given['question'], $given['reason']);
+        $change->add($this->me($request), $review, $request->question(), $request->reason());
 
         return redirect()
             ->to(route('question', $review).'#criteria')
@@ -104,19 +105,20 @@ final class QuestionController extends Controller
             'down' => $change->move($me, $review, $criterion, 1),
             'retire' => $change->retire($me, $review, $criterion),
             'leave' => $change->leave($me, $review, $criterion),
-            default => $change->reword($me, $review, $criterion, ...$this->criterion($request), shown: Input::shown($request)),
+            default => self::reword(app(CriterionRequest::class), $me, $review, $criterion, $change),
         };
 
         return redirect()->to(route('question', $review).'#criteria');
     }
 
-    /** @return array{question: string, reason: string} */
-    private function criterion(Request $request): array
-    {
-        /** @var array{question: string, reason: string} */
-        return $request->validate(
-            ['question' => ['required', 'string', 'max:400'], 'reason' => ['required', 'string', 'max:120']],
-            attributes: ['question' => 'criterion'],
-        );
+    private static function reword(
+        CriterionRequest $request,
+        User $me,
+        Review $review,
+        Criterion $criterion,
+        ChangeCriteria $change,
+    ): void {
+        $shown = Input::shown($request);
+        $change->reword($me, $review, $criterion, $request->question(), $request->reason(), shown: $shown);
     }
 }

@@ -17,12 +17,13 @@ use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Http\Problems;
 use App\Http\Requests\Report\ClaimRequest;
+use App\Http\Requests\Report\ExchangeRequest;
 use App\Models\Report;
 use App\Models\ReportVersion;
 use App\Models\Review;
 use App\Queries\Report\Claims\ClaimChecks;
 use App\Queries\Report\Claims\ClaimEvidence;
-use App\Queries\Report\Composed\Citable;
+use App\Queries\Report\Composed\ComposerStart;
 use App\Queries\Report\Composed\FindingsDraft;
 use App\Queries\Report\Composed\KeptBlocks;
 use App\Queries\Report\Composed\LiveNumbers;
@@ -69,25 +70,13 @@ final class ComposerController extends Controller
                 ->get(['id', 'name', 'user_id', 'created_at']),
             'offered' => LiveBlocks::offered($review),
             'styles' => ReferenceList::styles(),
-            'data' => $this->data($request, $review, $report),
-        ]);
-    }
-
-    /** @return array<string, mixed> what the script of the page begins with */
-    private function data(Request $request, Review $review, Report $report): array
-    {
-        return [
-            'schema' => Schema::VERSION,
-            'mayWrite' => Gate::allows('write', $review),
-            'me' => ['name' => $this->me($request)->name, 'id' => $this->me($request)->id],
-            'blocks' => (object) KeptBlocks::drawn(KeptBlocks::of($report)),
-            'citable' => Citable::of($review),
-            'items' => array_map(
-                fn (ReportingItem $one): array => ['n' => $one->value, 'label' => $one->label()],
-                ReportingItem::cases(),
+            'data' => ComposerStart::of(
+                $report->setRelation('review', $review),
+                $this->me($request),
+                Gate::allows('write', $review),
+                self::addresses($review),
             ),
-            'urls' => self::addresses($review),
-        ];
+        ]);
     }
 
     /** @return array<string, string> */
@@ -113,37 +102,24 @@ final class ComposerController extends Controller
     }
 
     /** What this page changed in, what others changed out. */
-    public function exchange(Request $request, Review $review, ExchangeUpdates $exchange): JsonResponse
+    public function exchange(ExchangeRequest $request, Review $review, ExchangeUpdates $exchange): JsonResponse
     {
-        $given = $this->given($request);
-        abort_if((int) $given['schema'] !== Schema::VERSION, 409, Problems::OLDER_PAGE);
+        abort_if($request->schema() !== Schema::VERSION, 409, Problems::OLDER_PAGE);
         $report = Report::of($review)->firstOrFail();
-        $update = $given['update'] ?? null;
-        if ($update !== null) {
+        if ($request->update() !== null) {
             Gate::authorize('write', $review);
         }
-        $client = (int) $given['client'];
+        $given = $exchange->execute(
+            $this->me($request),
+            $report,
+            $request->heard(),
+            $request->client(),
+            $request->update(),
+        );
 
         return response()->json([
-            ...get_object_vars($exchange->execute($this->me($request), $report, (int) $given['after'], $client, $update)),
-            'presence' => $exchange->presence($report, $client, $given['presence'] ?? ''),
-        ]);
-    }
-
-    /** @return array<string, mixed> */
-    private function given(Request $request): array
-    {
-        return $request->validate([
-            'schema' => ['required', 'integer'],
-            'after' => ['required', 'integer', 'min:-1'],
-            'client' => ['required', 'integer', 'min:0', 'max:9007199254740991'],
-            'update' => [
-                'nullable',
-                'string',
-                'max:'.(int) (ExchangeUpdates::LARGEST * 1.4),
-                'regex:~^[A-Za-z0-9+/]++={0,2}$~',
-            ],
-            'presence' => ['nullable', 'string', 'max:8000', 'regex:~^[A-Za-z0-9+/]*={0,2}$~'],
+            ...get_object_vars($given),
+            'presence' => $exchange->presence($report, $request->client(), $request->presence()),
         ]);
     }
 

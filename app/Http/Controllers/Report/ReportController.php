@@ -9,6 +9,7 @@ use App\Actions\Report\WordFlow;
 use App\Files\Out\SvgPicture;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
+use App\Http\Requests\Report\FlowWordsRequest;
 use App\Models\Review;
 use App\Models\ReviewVersion;
 use App\Queries\Report\FlowQuery;
@@ -40,14 +41,10 @@ final class ReportController extends Controller
     }
 
     /** Words of one's own, and what an earlier version included; numbers are never typed. */
-    public function word(Request $request, Review $review, WordFlow $word): RedirectResponse
+    public function word(FlowWordsRequest $request, Review $review, WordFlow $word): RedirectResponse
     {
-        $given = $this->words($request);
-        $previous = isset($given['previous_studies'])
-            ? ['studies' => (int) $given['previous_studies'], 'reports' => (int) $given['previous_reports']]
-            : null;
-        $captions = self::captions($review, $given['captions'] ?? []);
-        $word->execute($this->me($request), $review, $captions, $previous, Input::shown($request));
+        $captions = self::captions($review, $request->captions());
+        $word->execute($this->me($request), $review, $captions, $request->previous(), Input::shown($request));
 
         return redirect()
             ->to(route('report', $review).'#diagram')
@@ -70,30 +67,6 @@ final class ReportController extends Controller
         }
 
         return $captions;
-    }
-
-    /** @return array<string, mixed> */
-    private function words(Request $request): array
-    {
-        return $request->validate(
-            [
-                'captions' => ['array', 'max:200'],
-                'captions.*' => ['nullable', 'string', 'max:120'],
-                'previous_studies' => ['nullable', 'integer', 'min:0', 'max:1000000'],
-                'previous_reports' => [
-                    'nullable',
-                    'integer',
-                    'min:0',
-                    'max:1000000',
-                    'required_with:previous_studies',
-                    'gte:previous_studies',
-                ],
-            ],
-            [
-                'previous_reports.gte' => 'There are never fewer reports than studies.',
-                'previous_reports.required_with' => 'Say also how many reports told of them.',
-            ],
-        );
     }
 
     /** What has been come to is held fast: what comes later is an update. */

@@ -11,9 +11,9 @@ use App\Http\Requests\Scouting\ScoutingRequest;
 use App\Models\Review;
 use App\Models\Scouting;
 use App\Queries\Scouting\FoundPapers;
+use App\Queries\Scouting\Outlets;
 use App\Queries\Scouting\ReviewFamilies;
 use App\Queries\Scouting\SharperQuestions;
-use App\Queries\Shared\TableRecipes;
 use App\Sources\Sources;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -86,18 +86,8 @@ final class ScoutingController extends Controller
             'codes' => $review->codes()->whereNull('retired_at')->get(),
             'isUnderWay' => AskPlainly::isUnderWay($scouting),
             'sources' => $sources,
-            ...self::outlets($review, $scouting),
+            ...get_object_vars(Outlets::of($review, $scouting)),
         ]);
-    }
-
-    /** @return array<string, mixed> where its answers can go on to */
-    private static function outlets(Review $review, Scouting $scouting): array
-    {
-        return [
-            'recipes' => TableRecipes::of($review, TableRecipes::SCOUTING),
-            'recipeFields' => TableRecipes::scoutingFields($scouting),
-            'draft' => $review->drafts()->where('scouting_id', $scouting->id)->first(),
-        ];
     }
 
     /** How it could be asked more sharply, as a part of the page: the databases are asked for counts. */

@@ -22,6 +22,7 @@ use App\Queries\Library\Tags;
 use App\Queries\Screening\Desk;
 use App\Queries\Screening\MyDecisions;
 use App\Queries\Screening\Reading\DeskItem;
+use App\Queries\Screening\Reading\DeskStart;
 use App\Queries\Screening\Reading\Standing;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -68,23 +69,23 @@ final class DeskController extends Controller
         $kept = array_filter($request->only(self::FILTERS), is_string(...));
         $address = ['stage' => $stage->id, ...$kept];
 
-        $data = self::data($desk, $stage, $me);
+        $begun = self::begun($desk, $stage, $me);
 
         return view('screening.desk', [
             ...compact('review', 'stage', 'listed', 'kept'),
-            'criteria' => $data['criteria'],
+            'criteria' => $begun->criteria,
             'empty' => $items === [],
-            'counts' => $data['counts'],
+            'counts' => $begun->counts,
             'steps' => $desk->steps(),
             'problem' => $filters->line->problem,
             'choices' => LibraryChoices::of($review),
             'deliveries' => self::deliveries($review),
-            'inFull' => $data['inFull'],
+            'inFull' => $begun->inFull,
             'desk' => [
                 'items' => $items,
                 'listed' => $listed,
                 'address' => http_build_query($address + ($listed ? ['layout' => 'list'] : [])),
-                ...$data,
+                ...get_object_vars($begun),
             ],
         ]);
     }
@@ -115,23 +116,22 @@ final class DeskController extends Controller
         return [$current, ...array_values($ahead)];
     }
 
-    /** @return array<string, mixed> what the script of the desk begins with, whatever it shows first */
-    private static function data(Desk $desk, Stage $stage, User $me): array
+    private static function begun(Desk $desk, Stage $stage, User $me): DeskStart
     {
-        return [
-            'behind' => $desk->behind(),
-            'counts' => $desk->counts(),
-            'criteria' => $desk->criteria(),
-            'inFull' => $stage->purpose === StagePurpose::FullText,
+        return new DeskStart(
+            $desk->behind(),
+            $desk->counts(),
+            $desk->criteria(),
+            inFull: $stage->purpose === StagePurpose::FullText,
             // people who sat down together do not all ask for more in the same second
-            'low' => $stage->work === 'queue' ? 2 : self::AT_HAND + (crc32($me->id) % self::MANY),
-            'many' => self::MANY,
-            'pause' => self::FIRST_PAUSE,
-            'marks' => $desk->marks(),
-            'marksKey' => "heron-marks-{$stage->review_id}",
-            'urls' => self::addresses($stage),
-            'queue' => "heron-desk-{$stage->review_id}-{$me->id}",
-        ];
+            low: $stage->work === 'queue' ? 2 : self::AT_HAND + (crc32($me->id) % self::MANY),
+            many: self::MANY,
+            pause: self::FIRST_PAUSE,
+            marks: $desk->marks(),
+            marksKey: "heron-marks-{$stage->review_id}",
+            urls: self::addresses($stage),
+            queue: "heron-desk-{$stage->review_id}-{$me->id}",
+        );
     }
 
     /** @return array<string, string> */

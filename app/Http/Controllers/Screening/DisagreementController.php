@@ -14,10 +14,10 @@ use App\Http\Requests\Screening\VerdictRequest;
 use App\Models\Criterion;
 use App\Models\Item;
 use App\Models\Review;
-use App\Models\Settlement;
 use App\Models\Stage;
 use App\Queries\Screening\Desk;
 use App\Queries\Screening\OpenItems;
+use App\Queries\Screening\Reading\SaidOfItem;
 use App\Queries\Shared\Tallies;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -28,6 +28,12 @@ use WaryHeron\Core\Screening\Verdict;
 
 final class DisagreementController extends Controller
 {
+    private const LACKING = [
+        'ids.required' => 'Tick those that you mean.',
+        'verdict.required' => 'Choose include or exclude.',
+        'criterion.required' => 'An exclusion needs its reason: choose the criterion that fails.',
+    ];
+
     public function index(Request $request, Review $review, ?Item $item = null): View
     {
         $me = $this->me($request);
@@ -48,28 +54,8 @@ final class DisagreementController extends Controller
             'mayAlone' => $stage->settled_by->alone($me->can('settle', $review), $party),
             'nameless' => $stage->names_hidden && ! $party && $item?->state === ItemState::Disagreement,
             'criteria' => $desk->criteria(),
-            ...self::matter($desk, $item),
+            ...get_object_vars($item === null ? SaidOfItem::none() : SaidOfItem::of($item, $desk)),
         ]);
-    }
-
-    /** @return array<string, mixed> all that has been said of an item */
-    private static function matter(Desk $desk, ?Item $item): array
-    {
-        if ($item === null) {
-            return ['shown' => null, 'talk' => [], 'proposals' => [], 'settlement' => null];
-        }
-
-        return [
-            'shown' => $desk->item($item->id),
-            'talk' => OpenItems::talk($item),
-            'proposals' => OpenItems::proposals($item),
-            'settlement' => Settlement::query()
-                ->where('review_id', $item->review_id)
-                ->where('item_id', $item->id)
-                ->whereNull('superseded_at')
-                ->with('user', 'criterion')
-                ->first(),
-        ];
     }
 
     public function talk(Request $request, Review $review, Item $item, PostToTalk $post): RedirectResponse
@@ -139,7 +125,8 @@ final class DisagreementController extends Controller
     {
         $stage = $this->stage($request, $review);
         $me = $this->me($request);
-        $given = $this->ticked($request, $stage);
+        $rules = self::ticked($request->input('verdict') === Verdict::Exclude->value, $stage);
+        $given = $request->validate($rules, self::LACKING);
         $result = $given['do'] === 'agree'
             ? $settle->agree($me, array_values(OpenItems::toAgree($stage, $me)->all()))
             : $settle->together(
@@ -158,31 +145,23 @@ final class DisagreementController extends Controller
             ->with('notice', self::told($result));
     }
 
-    /** @return array<string, mixed> what is done to all that are ticked, or to all proposals of others */
-    private function ticked(Request $request, Stage $stage): array
+    /** @return array<string, list<string|object>> of what is done to all that are ticked, or to all proposals of others */
+    private static function ticked(bool $excludes, Stage $stage): array
     {
-        return $request->validate(
-            [
-                'do' => ['required', 'in:settle,propose,agree'],
-                'ids' => ['exclude_if:do,agree', 'required', 'array', 'max:200'],
-                'ids.*' => ['string', 'size:26'],
-                'verdict' => ['exclude_if:do,agree', 'required', 'in:include,exclude'],
-                'criterion' => [
-                    'nullable',
-                    Rule::in($stage->criteriaInUse()->pluck('id')->all()),
-                    Rule::requiredIf(
-                        $request->input('verdict') === 'exclude' &&
-                            $stage->requiresReason($stage->criteriaInUse()->isNotEmpty()),
-                    ),
-                ],
-                'note' => ['nullable', 'string', 'max:4000'],
+        $criteria = $stage->criteriaInUse();
+
+        return [
+            'do' => ['required', 'in:settle,propose,agree'],
+            'ids' => ['exclude_if:do,agree', 'required', 'array', 'max:200'],
+            'ids.*' => ['string', 'size:26'],
+            'verdict' => ['exclude_if:do,agree', 'required', 'in:include,exclude'],
+            'criterion' => [
+                'nullable',
+                Rule::in($criteria->pluck('id')->all()),
+                Rule::requiredIf($excludes && $stage->requiresReason($criteria->isNotEmpty())),
             ],
-            [
-                'ids.required' => 'Tick those that you mean.',
-                'verdict.required' => 'Choose include or exclude.',
-                'criterion.required' => 'An exclusion needs its reason: choose the criterion that fails.',
-            ],
-        );
+            'note' => ['nullable', 'string', 'max:4000'],
+        ];
     }
 
     /**

@@ -19,8 +19,8 @@ use App\Models\User;
 use App\Queries\Library\LibraryChoices;
 use App\Queries\Library\LibraryFilters;
 use App\Queries\Screening\ShareOut\AskedMove;
+use App\Queries\Screening\ShareOut\MadeShareOuts;
 use App\Queries\Screening\ShareOut\ShareOutDraft;
-use App\Queries\Screening\ShareOut\ShareProgress;
 use App\Queries\Screening\ShareOut\Shares;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -50,7 +50,7 @@ final class ShareOutController extends Controller
             'draft' => $request->has('people') && $request->user()?->can('manage', $review)
                     ? ShareOutDraft::of($stage, $filters, $terms)
                     : null,
-            ...$this->made($review, $stage),
+            ...get_object_vars(MadeShareOuts::of($review, $stage, $this->screeners($review))),
             'asking' => $this->asking($request, $review, $stage, $change),
             'deliveries' => LibraryChoices::deliveries($review),
         ]);
@@ -63,25 +63,6 @@ final class ShareOutController extends Controller
         $fields = ['q', 'tag', 'delivery', 'state', 'of', 'coded', 'sample', 'percent', ...$quotas];
 
         return array_combine($fields, array_map(fn (string $one): string => Input::text($request, $one), $fields));
-    }
-
-    /** @return array<string, mixed> what is shared out already, and what is not */
-    private function made(Review $review, Stage $stage): array
-    {
-        $progress = Shares::progress($stage);
-
-        return [
-            'shareOuts' => ShareOut::query()
-                ->where('review_id', $review->id)
-                ->where('stage_id', $stage->id)
-                ->with('creator')
-                ->orderByDesc('id')
-                ->get(),
-            'progress' => $progress,
-            'names' => $this->names($review, $progress),
-            'unshared' => Shares::unshared($stage),
-            'lackingOne' => Shares::lackingOne($stage),
-        ];
     }
 
     public function store(Request $request, Review $review, MakeShareOut $make): RedirectResponse
@@ -184,22 +165,6 @@ final class ShareOutController extends Controller
     private function filters(Request $request, Review $review): LibraryFilters
     {
         return LibraryFilters::from(Input::asked($request), $review, $this->me($request), self::FILTERS, 'of');
-    }
-
-    /**
-     * @param  array<string, array<string, ShareProgress>>  $progress  by share-out, then person
-     * @return array<string, string> by person, those who have left the team too
-     */
-    private function names(Review $review, array $progress): array
-    {
-        return $this->screeners($review)
-            ->concat(
-                User::query()
-                    ->whereIn('id', array_merge(...array_map(array_keys(...), array_values($progress)) ?: [[]]))
-                    ->get(),
-            )
-            ->pluck('name', 'id')
-            ->all();
     }
 
     /** @return Collection<int, User> */

@@ -9,6 +9,7 @@ use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Models\Review;
 use App\Models\TeamDialect;
+use App\Queries\Searches\Translated\TriedLine;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -16,9 +17,6 @@ use Illuminate\Http\Request;
 use WaryHeron\Core\Search\Dialect\BadDialect;
 use WaryHeron\Core\Search\Dialect\Dialect;
 use WaryHeron\Core\Search\Dialect\Dialects;
-use WaryHeron\Core\Search\Strategy\Strategy as Lines;
-use WaryHeron\Core\Search\Strategy\Translated\TranslatedLine;
-use WaryHeron\Core\Search\Strategy\Translated\Translation;
 
 final class DialectController extends Controller
 {
@@ -56,24 +54,8 @@ final class DialectController extends Controller
 
         return response()->json([
             'problems' => [],
-            'lines' => $lines === null ? [] : self::translated($dialect, $lines),
+            'lines' => $lines === null ? [] : TriedLine::all($dialect, $lines),
         ]);
-    }
-
-    /** @return list<array<string, mixed>> each line of a strategy beside what it becomes */
-    private static function translated(Dialect $dialect, Lines $lines): array
-    {
-        return array_map(
-            fn (int $i, TranslatedLine $line): array => [
-                'number' => $i + 1,
-                'ours' => $line->line->text,
-                'text' => $line->text,
-                'notes' => array_map(fn ($note): string => $note->message(), $line->notes),
-                'problem' => $line->problem,
-            ],
-            array_keys($lines->lines),
-            (new Translation($dialect, null))->lines($lines),
-        );
     }
 
     public function store(Request $request, Review $review, SaveDialect $save): RedirectResponse

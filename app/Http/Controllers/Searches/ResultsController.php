@@ -7,16 +7,17 @@ namespace App\Http\Controllers\Searches;
 use App\Files\Out\RecordDownload;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Searches\DownloadRequest;
+use App\Http\Requests\Searches\ResultsRequest;
 use App\Models\Review;
 use App\Models\Strategy;
 use App\Queries\Searches\Compiler;
+use App\Queries\Searches\FoundPage;
 use App\Sources\Order;
 use App\Sources\Page;
 use App\Sources\SourceFailed;
 use App\Sources\Sources;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Search\Query\Node\Node;
@@ -35,63 +36,43 @@ final class ResultsController extends Controller
     {
     }
 
-    public function index(Request $request, Review $review, Strategy $strategy, Compiler $compiler): View
+    public function index(ResultsRequest $request, Review $review, Strategy $strategy, Compiler $compiler): View
     {
-        $given = $this->asked($request);
-        $source = in_array($given['source'] ?? '', $strategy->sources, true)
-            ? $given['source']
-            : $strategy->sources[0] ?? abort(404);
+        $source = $request->source($strategy);
         $revision = $strategy->shown();
         $lines = $revision->strategy();
-        $line = (int) ($given['line'] ?? ($lines->resultNumber() ?? 1));
+        $line = $request->line($lines);
 
         return view('searches.results', [
             ...compact('review', 'strategy', 'source', 'line'),
             'sources' => $this->sources,
-            'lineText' => $given['query'] ?? ($lines->line($line)->text ?? ''),
-            'query' => $given['query'] ?? null,
-            'order' => $given['order'] ?? 'newest',
+            'lineText' => $request->written() ?? ($lines->line($line)->text ?? ''),
+            'query' => $request->written(),
+            'order' => $request->order()->value,
             'revision' => $revision->number,
             'blocks' => Board::of($lines)->blocks,
             'perPage' => self::PER_PAGE,
             'most' => DownloadRequest::MOST,
-            ...$this->found($compiler, $review, $source, $lines, $line, $given),
+            ...get_object_vars($this->found($request, $compiler, $review, $source, $lines)),
         ]);
     }
 
-    /** @return array<string, mixed> */
-    private function asked(Request $request): array
-    {
-        return $request->validate([
-            'source' => ['nullable', 'string'],
-            'line' => ['nullable', 'integer', 'min:1'],
-            'page' => ['nullable', 'integer', 'min:1', 'max:100000'],
-            'query' => ['nullable', 'string', 'max:2000'],
-            'order' => ['nullable', 'in:newest,oldest,relevance'],
-        ]);
-    }
-
-    /**
-     * @param  array<string, mixed>  $given
-     * @return array<string, mixed> a page of what is found, or why there is none
-     */
     private function found(
+        ResultsRequest $request,
         Compiler $compiler,
         Review $review,
         string $source,
         Lines $lines,
-        int $line,
-        array $given,
-    ): array {
-        $number = (int) ($given['page'] ?? 1);
+    ): FoundPage {
+        $written = $request->written();
         $page = $highlighter = null;
         $failure = '';
         try {
-            $query = isset($given['query'])
-                ? (new StrategyLine('', $given['query']))->written()
-                : $lines->writtenOut($line);
+            $query = $written === null
+                ? $lines->writtenOut($request->line($lines))
+                : (new StrategyLine('', $written))->written();
             $highlighter = new Highlighter($query);
-            $page = $this->page($compiler, $review, $source, $query, $number, Order::from($given['order'] ?? 'newest'));
+            $page = $this->page($compiler, $review, $source, $query, $request->page(), $request->order());
             $failure = $page === null ? 'This line cannot be asked in this database.' : '';
         } catch (SourceFailed|BadStrategy $problem) {
             $failure = $problem->getMessage();
@@ -99,7 +80,7 @@ final class ResultsController extends Controller
 
         $pages = $page === null ? 0 : (int) ceil($page->total / self::PER_PAGE);
 
-        return compact('page', 'failure', 'number', 'pages', 'highlighter');
+        return new FoundPage($request->page(), $pages, $page, $failure, $highlighter);
     }
 
     private function page(
@@ -148,9 +129,7 @@ final class ResultsController extends Controller
         }
     }
 
-    /**
-     * @return list<array{string, string}> what stands beside the records: which strategy, where, when, and line by line
-     */
+    /** @return list<list<string>> rows of a name and a text: which strategy, where, when, and line by line */
     private function about(Strategy $strategy, Lines $lines, string $source, string $text): array
     {
         return [

@@ -72,7 +72,7 @@ final class StrategyController extends Controller
 
     public function store(Request $request, Review $review): RedirectResponse
     {
-        $given = $this->begun($request);
+        $given = $request->validate($this->rules());
         $me = $this->me($request);
         try {
             $content = isset($given['text'])
@@ -108,10 +108,10 @@ final class StrategyController extends Controller
         );
     }
 
-    /** @return array<string, mixed> blocks of words, or lines */
-    private function begun(Request $request): array
+    /** @return array<string, list<string|object>> of blocks of words, or of lines */
+    private function rules(): array
     {
-        return $request->validate([
+        return [
             'name' => ['required', 'string', 'max:120'],
             ...$this->sourceRules(),
             'blocks' => ['array', 'max:12'],
@@ -119,7 +119,7 @@ final class StrategyController extends Controller
             'blocks.*.terms' => ['nullable', 'string', 'max:4000'],
             'text' => ['nullable', 'string', 'max:'.Parser::LONGEST],
             'dialect' => ['nullable', 'in:heron,cql,ccl'],
-        ]);
+        ];
     }
 
     public function archive(Request $request, Review $review, Strategy $strategy): RedirectResponse
@@ -152,8 +152,7 @@ final class StrategyController extends Controller
 
     public function board(Review $review, Strategy $strategy, QuestionHelp $help): View
     {
-        return view('searches.board', [
-            ...$this->page($review, $strategy),
+        return $this->page('searches.board', $review, $strategy)->with([
             'schemes' => Headings::schemes($review),
             'help' => $help->of($review, $strategy, $strategy->shown()->strategy()),
         ]);
@@ -161,7 +160,7 @@ final class StrategyController extends Controller
 
     public function lines(Review $review, Strategy $strategy): View
     {
-        return view('searches.lines', $this->page($review, $strategy));
+        return $this->page('searches.lines', $review, $strategy);
     }
 
     /** What one does to a strategy; the answer is the strategy as it then stands. */
@@ -225,15 +224,14 @@ final class StrategyController extends Controller
         );
     }
 
-    /** @return array<string, mixed> */
-    private function page(Review $review, Strategy $strategy): array
+    private function page(string $view, Review $review, Strategy $strategy): View
     {
-        return [
+        return view($view, [
             'review' => $review,
             'strategy' => $strategy,
             'sources' => $this->sources->names(),
             'sheet' => $this->sheet->of($review, $strategy, $strategy->shown()),
-        ];
+        ]);
     }
 
     /**

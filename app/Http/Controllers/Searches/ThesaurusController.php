@@ -9,6 +9,7 @@ use App\Actions\Searches\RuleOnHeading;
 use App\Files\In\FileName;
 use App\Http\Controllers\Controller;
 use App\Http\Input;
+use App\Http\Requests\Searches\HeadingRulingRequest;
 use App\Models\Review;
 use App\Models\Scheme;
 use App\Queries\Searches\Heading\HeadingPage;
@@ -103,39 +104,23 @@ final class ThesaurusController extends Controller
     }
 
     /** A person says whether a heading there stands for one here. */
-    public function rule(Request $request, Review $review, RuleOnHeading $rule): RedirectResponse
+    public function rule(HeadingRulingRequest $request, Review $review, RuleOnHeading $rule): RedirectResponse
     {
-        $given = $this->ruling($request);
-        $headings = $this->headings($review, $given['scheme']);
-        abort_unless($headings->has($given['stands_for']), 422, 'This thesaurus has no such heading.');
-        $label = (string) $headings->labelled($given['stands_for'])?->label;
-        [$me, $called] = [$this->me($request), "“{$given['label']}”"];
-        if ($given['confirmed'] === 'open') {
-            $rule->forget($me, $review, $given['label'], $headings->scheme, $label);
+        $headings = $this->headings($review, $request->scheme());
+        abort_unless($headings->has($request->standsFor()), 422, 'This thesaurus has no such heading.');
+        $label = (string) $headings->labelled($request->standsFor())?->label;
+        [$me, $called] = [$this->me($request), "“{$request->label()}”"];
+        $isSo = $request->isSo();
+        if ($isSo === null) {
+            $rule->forget($me, $review, $request->label(), $headings->scheme, $label);
 
             return back()->with('notice', "Whether {$called} is “{$label}” in {$headings->scheme->title} is open again.");
         }
-        $isSo = (string) $given['confirmed'] === '1';
-        $rule->execute($me, $review, $given['label'], $headings->scheme, $label, $isSo);
+        $rule->execute($me, $review, $request->label(), $headings->scheme, $label, $isSo);
 
         return back()->with('notice', $isSo
-            ? "{$called} is “{$given['stands_for']}” in {$headings->scheme->title} from now on."
-            : "“{$given['stands_for']}” is no longer offered for {$called}.");
-    }
-
-    /** @return array<string, mixed> */
-    private function ruling(Request $request): array
-    {
-        // a button of a form with many names both in one value
-        [$confirmed, $standsFor] = [...explode('|', Input::text($request, 'ruling'), 2), ''];
-        $request->mergeIfMissing($confirmed === '' ? [] : ['confirmed' => $confirmed, 'stands_for' => $standsFor]);
-
-        return $request->validate([
-            'label' => ['required', 'string', 'max:200'],
-            'scheme' => ['required', 'string'],
-            'stands_for' => ['required', 'string', 'max:200'],
-            'confirmed' => ['required', 'in:1,0,open'],
-        ]);
+            ? "{$called} is “{$request->standsFor()}” in {$headings->scheme->title} from now on."
+            : "“{$request->standsFor()}” is no longer offered for {$called}.");
     }
 
     private function headings(Review $review, string $scheme): Headings

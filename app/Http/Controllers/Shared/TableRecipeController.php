@@ -74,7 +74,7 @@ final class TableRecipeController extends Controller
     /** @param  list<string>  $fields  the first is the key */
     private function store(Request $request, Review $review, string $of, array $fields): RedirectResponse
     {
-        $given = RecipeRules::validated($request, $review);
+        $given = $request->validate(RecipeRules::of($review), RecipeRules::TAKEN);
         $columns = RecipeColumns::read($given['columns'], [...$fields, TableByRecipe::CHANGE], $fields[0]);
         if ($columns->problem !== '') {
             return back()

@@ -41,10 +41,7 @@ final class TaskController extends Controller
             ->limit(self::OVER)
             ->get();
 
-        $shown = fn (Task $task): array => [
-            ...$this->shown($task),
-            'review' => $review === '' ? $task->review->title : '',
-        ];
+        $shown = fn (Task $task): object => $this->shown($task, $review === '' ? $task->review->title : '');
 
         return response()->json(['tasks' => [...$live->map($shown), ...$over->map($shown)]]);
     }
@@ -65,10 +62,10 @@ final class TaskController extends Controller
         return $task->state === TaskState::Queued && $task->message === '' ? Waits::words($task) : $task->message;
     }
 
-    /** @return array<string, mixed> */
-    private function shown(Task $task): array
+    /** @param  string  $review  its title, where tasks of several stand together */
+    private function shown(Task $task, string $review): object
     {
-        return [
+        return (object) [
             'id' => $task->id,
             'title' => $task->title,
             'kind' => $task->kind,
@@ -78,6 +75,7 @@ final class TaskController extends Controller
             'message' => $this->message($task),
             'url' => $task->url,
             'left' => $this->secondsLeft($task),
+            'review' => $review,
         ];
     }
 

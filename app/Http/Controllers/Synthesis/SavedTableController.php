@@ -31,11 +31,10 @@ final class SavedTableController extends Controller
 
     public function index(Review $review): View
     {
-        return view('synthesis.tables', [
+        return self::offering(view('synthesis.tables', [
             'review' => $review,
             'tables' => SavedTable::of($review)->get(),
-            ...$this->offered($review),
-        ]);
+        ]), $review);
     }
 
     public function store(Request $request, Review $review, KeepTable $keep): RedirectResponse
@@ -55,7 +54,7 @@ final class SavedTableController extends Controller
         $terms = self::terms($request, $table);
         $shown = StudyTable::of($review, $terms);
 
-        return view('synthesis.table', [
+        return self::offering(view('synthesis.table', [
             'review' => $review,
             'table' => $table,
             'terms' => $terms,
@@ -63,8 +62,7 @@ final class SavedTableController extends Controller
             'shown' => $shown,
             'groups' => $shown->groups(self::SHOWN),
             'most' => self::SHOWN,
-            ...$this->offered($review),
-        ]);
+        ]), $review);
     }
 
     public function update(Request $request, Review $review, SavedTable $table, KeepTable $keep): RedirectResponse
@@ -111,13 +109,13 @@ final class SavedTableController extends Controller
         return mb_substr(Input::text($request, 'title') ?: $otherwise, 0, 200);
     }
 
-    /** @return array<string, mixed> what may stand in a table */
-    private function offered(Review $review): array
+    /** With what may stand in a table. */
+    private static function offering(View $view, Review $review): View
     {
-        return [
+        return $view->with([
             'items' => TableTerms::codesOf($review),
             'outcomes' => OutcomeBook::of($review)->outcomes,
             'themes' => ThemeTree::of($review)->themes,
-        ];
+        ]);
     }
 }

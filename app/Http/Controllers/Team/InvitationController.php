@@ -46,26 +46,13 @@ final class InvitationController extends Controller
 
             return redirect()->route('sign-in')->with('notice', 'Sign in first; then accept the invitation.');
         }
-        $user =
-            $user === null
-                ? $accept->asNew($invitation, ...$this->newcomer($request))
-                : $accept->execute($user, $invitation);
+        $user = $user === null ? self::newcomer($request, $invitation, $accept) : $accept->execute($user, $invitation);
         if (! Auth::check()) {
             $signIn->as($user, $request, 'invitation');
         }
         $security->write('invitation accepted', ['review' => $invitation->review_id]);
 
         return redirect()->route('question', $invitation->review_id)->with('notice', 'Welcome to the team.');
-    }
-
-    /** @return array{name: string, password: string} */
-    private function newcomer(Request $request): array
-    {
-        /** @var array{name: string, password: string} */
-        return $request->validate([
-            'name' => ['required', 'string', 'max:120'],
-            'password' => ['required', ...Passwords::rules()],
-        ]);
     }
 
     private function find(string $token): Invitation
@@ -79,5 +66,15 @@ final class InvitationController extends Controller
     private function holder(Invitation $invitation): ?User
     {
         return User::withAddress($invitation->email);
+    }
+
+    private static function newcomer(Request $request, Invitation $invitation, AcceptInvitation $accept): User
+    {
+        $given = $request->validate([
+            'name' => ['required', 'string', 'max:120'],
+            'password' => ['required', ...Passwords::rules()],
+        ]);
+
+        return $accept->asNew($invitation, $given['name'], $given['password']);
     }
 }

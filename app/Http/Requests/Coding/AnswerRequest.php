@@ -13,7 +13,7 @@ use WaryHeron\Core\Coding\GivenAnswer;
 /** An answer with what it rests on, as the Coding Desk sends it. */
 final class AnswerRequest extends FormRequest
 {
-    /** @return array<string, mixed> */
+    /** @return array<string, list<string|object>> */
     public function rules(): array
     {
         return [

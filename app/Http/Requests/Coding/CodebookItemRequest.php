@@ -16,7 +16,7 @@ use WaryHeron\Core\Coding\Pass;
 /** An item of the codebook as its form sends it. */
 final class CodebookItemRequest extends FormRequest
 {
-    /** @return array<string, mixed> */
+    /** @return array<string, list<string|object>> */
     public function rules(): array
     {
         return [

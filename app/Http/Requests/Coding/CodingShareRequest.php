@@ -11,7 +11,7 @@ final class CodingShareRequest extends FormRequest
 {
     private const HEAVIEST = 100.0;
 
-    /** @return array<string, mixed> */
+    /** @return array<string, list<string|object>> */
     public function rules(): array
     {
         return [

@@ -12,7 +12,7 @@ use WaryHeron\Core\Coding\ThemePath;
 /** A passage with the themes that it goes under, as the Coding Desk sends it. */
 final class PassageRequest extends FormRequest
 {
-    /** @return array<string, mixed> */
+    /** @return array<string, list<string|object>> */
     public function rules(): array
     {
         return [

@@ -11,7 +11,7 @@ use WaryHeron\Core\Coding\AskedWhen;
 /** A rule for the in-depth subset as somebody ticks it: answers of one item or several. */
 final class SubsetRequest extends FormRequest
 {
-    /** @return array<string, mixed> */
+    /** @return array<string, list<string|object>> */
     public function rules(): array
     {
         return [

@@ -18,7 +18,7 @@ final class TableRequest extends FormRequest
 {
     private const FILTERS = 12;
 
-    /** @return array<string, mixed> */
+    /** @return array<string, list<string|object>> */
     public function rules(): array
     {
         return [];

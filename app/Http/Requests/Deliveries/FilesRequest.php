@@ -13,7 +13,7 @@ use WaryHeron\Core\Flow\SourceKind;
 /** Files that came from a search outside, and what is said of all of them or of each. */
 final class FilesRequest extends FormRequest
 {
-    /** @return array<string, mixed> */
+    /** @return array<string, list<string|object>> */
     public function rules(): array
     {
         return [

@@ -12,7 +12,7 @@ use WaryHeron\Core\Bibliography\Reference;
 /** A publication that somebody types in, and how it was found. */
 final class ByHandRequest extends FormRequest
 {
-    /** @return array<string, mixed> */
+    /** @return array<string, list<string|object>> */
     public function rules(): array
     {
         return [

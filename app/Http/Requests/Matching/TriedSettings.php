@@ -12,10 +12,14 @@ use WaryHeron\Core\Matching\MatchSettings;
 /** The matching settings that a page asks to try or to keep; what it does not say is as the review has it. */
 final class TriedSettings
 {
+    private const ABOVE = [
+        'ask.lte' => 'What is joined without asking must be more certain than what people are asked about.',
+    ];
+
     public static function of(Request $request, Review $review): MatchSettings
     {
         $kept = $review->matchSettings();
-        $given = self::given($request);
+        $given = $request->validate(self::rules(), self::ABOVE);
         if (isset($given['preset'])) {
             return MatchSettings::preset($given['preset']);
         }
@@ -34,18 +38,15 @@ final class TriedSettings
         );
     }
 
-    /** @return array<string, mixed> */
-    private static function given(Request $request): array
+    /** @return array<string, list<string|object>> */
+    private static function rules(): array
     {
-        return $request->validate(
-            [
-                'preset' => ['nullable', 'in:'.implode(',', array_keys(MatchSettings::PRESETS))],
-                'certain' => ['nullable', 'numeric', 'between:-2,60'],
-                'ask' => ['nullable', 'numeric', 'between:-2,60', 'lte:certain'],
-                'emphasis' => ['nullable', 'array'],
-                'emphasis.*' => ['numeric', 'in:0,0.5,1,1.5,2'],
-            ],
-            ['ask.lte' => 'What is joined without asking must be more certain than what people are asked about.'],
-        );
+        return [
+            'preset' => ['nullable', 'in:'.implode(',', array_keys(MatchSettings::PRESETS))],
+            'certain' => ['nullable', 'numeric', 'between:-2,60'],
+            'ask' => ['nullable', 'numeric', 'between:-2,60', 'lte:certain'],
+            'emphasis' => ['nullable', 'array'],
+            'emphasis.*' => ['numeric', 'in:0,0.5,1,1.5,2'],
+        ];
     }
 }

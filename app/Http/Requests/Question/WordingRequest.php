@@ -15,7 +15,7 @@ final class WordingRequest extends FormRequest
 {
     private const MOST_OWN = 12;
 
-    /** @return array<string, mixed> */
+    /** @return array<string, list<string|object>> */
     public function rules(): array
     {
         return [

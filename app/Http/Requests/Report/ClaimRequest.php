@@ -12,7 +12,7 @@ use Illuminate\Foundation\Http\FormRequest;
 /** What is put to a claim, what is taken off, and whether it is the authors' own. */
 final class ClaimRequest extends FormRequest
 {
-    /** @return array<string, mixed> */
+    /** @return array<string, list<string|object>> */
     public function rules(): array
     {
         return [

@@ -16,7 +16,7 @@ final class ScoutingRequest extends FormRequest
 {
     private const MOST_SHOWN = 300;
 
-    /** @return array<string, mixed> */
+    /** @return array<string, list<string|object>> */
     public function rules(): array
     {
         return [];

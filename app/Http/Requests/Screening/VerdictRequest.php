@@ -27,7 +27,7 @@ final class VerdictRequest extends FormRequest
         $this->inUse = new Collection();
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, list<string|object>> */
     public function rules(): array
     {
         $excludes = $this->input('verdict') === Verdict::Exclude->value;

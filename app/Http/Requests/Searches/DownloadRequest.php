@@ -15,7 +15,7 @@ final class DownloadRequest extends FormRequest
     /** The most records that are handed over without a delivery. */
     public const MOST = 2000;
 
-    /** @return array<string, mixed> */
+    /** @return array<string, list<string|object>> */
     public function rules(): array
     {
         $strategy = $this->route('strategy');

@@ -5,24 +5,22 @@ declare(strict_types=1);
 namespace App\Http\Requests\Shared;
 
 use App\Models\Review;
-use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 
 /** What a recipe for a table of one's own is given as. */
 final class RecipeRules
 {
+    public const TAKEN = ['name.unique' => 'There is a recipe of this name.'];
+
     private const LONGEST = 20_000;
 
-    /** @return array<string, mixed> name, format and columns */
-    public static function validated(Request $request, Review $review): array
+    /** @return array<string, list<string|object>> of name, format and columns */
+    public static function of(Review $review): array
     {
-        return $request->validate(
-            [
-                'name' => ['required', 'string', 'max:80', Rule::unique('export_recipes')->where('review_id', $review->id)],
-                'format' => ['required', 'in:csv,xlsx'],
-                'columns' => ['required', 'string', 'max:'.self::LONGEST],
-            ],
-            ['name.unique' => 'There is a recipe of this name.'],
-        );
+        return [
+            'name' => ['required', 'string', 'max:80', Rule::unique('export_recipes')->where('review_id', $review->id)],
+            'format' => ['required', 'in:csv,xlsx'],
+            'columns' => ['required', 'string', 'max:'.self::LONGEST],
+        ];
     }
 }

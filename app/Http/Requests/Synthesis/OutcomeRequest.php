@@ -14,7 +14,7 @@ use WaryHeron\Core\Synthesis\Report\OutcomeKind;
 /** An outcome as the review defines it; scales are written a line each: “nine-point sleepiness scale; 1 to 9; reversed”. */
 final class OutcomeRequest extends FormRequest
 {
-    /** @return array<string, mixed> */
+    /** @return array<string, list<string|object>> */
     public function rules(): array
     {
         return [

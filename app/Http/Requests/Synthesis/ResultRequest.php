@@ -18,7 +18,7 @@ use WaryHeron\Core\Synthesis\Report\StudyDesign;
 /** A result as the Coding Desk sends it. */
 final class ResultRequest extends FormRequest
 {
-    /** @return array<string, mixed> */
+    /** @return array<string, list<string|object>> */
     public function rules(): array
     {
         return [

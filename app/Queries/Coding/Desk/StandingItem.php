@@ -13,9 +13,9 @@ final readonly class StandingItem implements JsonSerializable
     {
     }
 
-    /** @return array<string, mixed> the item, with how it stands */
-    public function jsonSerialize(): array
+    /** The item, with how it stands. */
+    public function jsonSerialize(): object
     {
-        return [...get_object_vars($this->item), 'standing' => $this->standing, 'answer' => $this->answer];
+        return (object) [...get_object_vars($this->item), 'standing' => $this->standing, 'answer' => $this->answer];
     }
 }

@@ -65,7 +65,7 @@ final readonly class TableTerms
      * As an address asks for them, with what is changed.
      *
      * @param  array<string, mixed>  $change
-     * @return array<string, mixed>
+     * @return array<string, string|int|list<string>>
      */
     public function query(array $change = []): array
     {
@@ -81,7 +81,7 @@ final readonly class TableTerms
         return array_filter($asked, fn (mixed $one): bool => $one !== null && $one !== []);
     }
 
-    /** @return array<string, mixed> without one filter */
+    /** @return array<string, string|int|list<string>> without one filter */
     public function without(ItemFilter $filter): array
     {
         $others = array_filter($this->filters, fn (ItemFilter $one): bool => $one !== $filter);
@@ -89,7 +89,7 @@ final readonly class TableTerms
         return $this->query(['with' => array_values(array_map(fn (ItemFilter $one): string => $one->key(), $others))]);
     }
 
-    /** @return array<string, mixed> in this order, or turned round where it is so ordered */
+    /** @return array<string, string|int|list<string>> in this order, or turned round where it is so ordered */
     public function ordered(string $by): array
     {
         return $this->query([

@@ -58,8 +58,7 @@ final class PassageFile
         );
     }
 
-    /** @return array<string, mixed> */
-    private static function annotation(Review $review, Passage $passage, ThemeTree $tree): array
+    private static function annotation(Review $review, Passage $passage, ThemeTree $tree): object
     {
         $source = $passage->evidence['copy'] ?? '';
         $target = $passage->piece()->toTarget(
@@ -68,7 +67,7 @@ final class PassageFile
                 : route('publications.show', [$review, $passage->publication_id]),
         );
 
-        return [
+        return (object) [
             'id' => "urn:wary-heron:passage:{$passage->id}",
             'type' => 'Annotation',
             'motivation' => 'classifying',

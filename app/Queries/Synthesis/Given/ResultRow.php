@@ -16,12 +16,11 @@ final readonly class ResultRow implements JsonSerializable
     {
     }
 
-    /** @return array<string, mixed> */
-    public function jsonSerialize(): array
+    public function jsonSerialize(): object
     {
         $result = $this->result;
 
-        return [
+        return (object) [
             'id' => $result->id,
             'row' => $result->row_id,
             'outcome' => $result->outcome_id,
