@@ -20,6 +20,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property ?string $file_hash
  * @property ?int $file_size
  * @property ?string $run_id
+ * @property ?string $full_text_id the copy whose list of references it is
  * @property ?string $source_key
  * @property bool $only_new
  * @property int $passed_over

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace WaryHeron\Standins\Locker;
 
 use WaryHeron\Standins\Corpus\Chance;
+use WaryHeron\Standins\Corpus\Study;
+use WaryHeron\Standins\Corpus\StudyWriter;
 
 /**
  * The invented text of a report, of some pages: what its abstract says, told at length; the same for a DOI every time.
@@ -13,6 +15,13 @@ final readonly class ReportText
 {
     /** So many paragraphs stand before the text: journal, title, authors, identifier, abstract. */
     public const ABOVE = 6;
+
+    private const FEWEST_CITED = 9;
+
+    private const MOST_CITED = 16;
+
+    /** Works are cited of so many of the first that were invented. */
+    private const CITED_FROM = 1500;
 
     private Chance $chance;
 
@@ -81,7 +90,43 @@ final readonly class ReportText
                 10,
                 'Everything in this report is invented: people, places, numbers and the journal. It was made for trying things out.',
             ],
+            [12, 'References'],
+            ...$this->references(),
         ];
+    }
+
+    /** @return list<array{int, string}> numbered works of others, most of which the databases hold */
+    private function references(): array
+    {
+        $writer = new StudyWriter();
+        $cited = [];
+        $count = $this->chance->int(self::FEWEST_CITED, self::MOST_CITED);
+        for ($tried = 0; $tried < 20 * $count && count($cited) < $count; $tried++) {
+            $study = $writer->study($this->chance->int(1, self::CITED_FROM));
+            if ($study->year <= $this->entry['year'] && $study->doi !== $this->doi) {
+                $cited[] = [9, (count($cited) + 1).'. '.self::printed($study)];
+            }
+        }
+
+        return $cited;
+    }
+
+    private static function printed(Study $study): string
+    {
+        $names = array_map(
+            fn (array $author): string => $author[0].' '.implode('', array_map(
+                fn (string $given): string => mb_substr($given, 0, 1),
+                preg_split('/[\s-]+/u', $author[1], -1, PREG_SPLIT_NO_EMPTY) ?: [],
+            )),
+            $study->authors,
+        );
+        $authors = implode(', ', array_slice($names, 0, 6)).(count($names) > 6 ? ', et al' : '');
+        $issue = $study->issue === '' ? '' : "({$study->issue})";
+        $pages = $study->firstPage.($study->lastPage === '' ? '' : "-{$study->lastPage}");
+        $title = rtrim($study->title, '.');
+        $end = preg_match('/[?!]$/', $title) === 1 ? '' : '.';
+
+        return "{$authors}. {$title}{$end} {$study->journal[0]}. {$study->year};{$study->volume}{$issue}:{$pages}.";
     }
 
     /** @return list<array{int, string}> a table of what came out in either group */

@@ -12,6 +12,7 @@ use App\Files\In\RememberedReading;
 use App\Files\Store;
 use App\Jobs\Deliveries\DeliverySlice;
 use App\Models\Delivery;
+use App\Models\FullText;
 use App\Models\Review;
 use App\Models\Run;
 use App\Models\Task;
@@ -22,6 +23,7 @@ use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
+use WaryHeron\Core\Flow\SourceKind;
 
 /** Makes the delivery and hands the work to the queue. */
 final readonly class StartDelivery
@@ -82,6 +84,33 @@ final readonly class StartDelivery
             $this->refuseTwice($review, $hash);
             throw new \LogicException('The file was neither new nor known.');
         }
+    }
+
+    /**
+     * The list of references of a paper, as text of the lines that are printed there.
+     *
+     * @throws Refused If it was delivered before, or is more than the review may keep.
+     */
+    public function ofReferences(User $by, FullText $copy, string $source, string $list): Delivery
+    {
+        $hash = hash('sha256', $list);
+        $name = "References of {$copy->publication?->called()}.txt";
+        $this->refuseTwice($copy->review, $hash);
+        Store::refuseBeyond($copy->review, strlen($list), $name);
+        Storage::put("deliveries/{$hash}", $list);
+
+        return DB::transaction(fn (): Delivery => $this->start($by, $copy->review, [
+            'kind' => 'file',
+            'source_name' => $source,
+            'source_kind' => SourceKind::Citation->value,
+            'searched_on' => now(),
+            'notes' => "Taken from the full text of “{$copy->publication?->title}”.",
+            'file_name' => $name,
+            'file_hash' => $hash,
+            'file_size' => strlen($list),
+            'format' => 'printed',
+            'full_text_id' => $copy->id,
+        ], "Reading {$name}"));
     }
 
     private static function keep(string $path, string $stored): void

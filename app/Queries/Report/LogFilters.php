@@ -22,6 +22,7 @@ final readonly class LogFilters
         'Searches' => ['strategy', 'translation', 'search', 'scheme', 'heading', 'known', 'dialect', 'run', 'finding'],
         'Records' => [
             'delivery',
+            'references',
             'record',
             'rejection',
             'publication',

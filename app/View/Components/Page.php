@@ -94,6 +94,7 @@ final class Page extends Component
         'Search report' => 'searches.report',
         'Library' => 'library',
         'Deliveries: upload a file' => 'deliveries',
+        'Reference lists of included reports' => 'deliveries.references',
         'Matching: find duplicates' => 'matching',
         'Pairing Desk: judge suspected duplicates' => 'pairing',
         'Joined publications' => 'matching.joined',

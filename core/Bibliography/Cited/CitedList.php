@@ -16,6 +16,11 @@ final class CitedList
     /** “12 Kolbe A”: a mark only where others count on. */
     public const BARE_MARK = '/^\s*(?<number>\d{1,5})\s+(?=\p{Lu})/u';
 
+    /** “2018;9(1):e17.” at the end of a line: nothing but an address or a note can follow. */
+    private const OVER = '~\d{4};\s?\d+(?:\(\w[^()]{0,11}\))?:\s?\w{1,8}(?:[-–]\w{1,8})?\.$~u';
+
+    private const GOES_ON = '~^(?:\W|\p{Ll}|https?:|DOI|PMID|PMCID|PubMed|Epub|Available|Accessed|Retrieved|Published|Erratum)~u';
+
     /** First parts of words that keep their hyphen at the end of a line. */
     private const COMPOUND = 'self|non|well|double|single|half|cross|follow|placebo|cluster|evidence|health|sleep'
         .'|night|shift|case|before|state|user|patient|nurse';
@@ -129,7 +134,9 @@ final class CitedList
         $at = 0;
         foreach ($block as $number => $line) {
             $ends = $works !== [] && preg_match('~(?:[.)\d]|/\S+)$~u', end($works[$at])) === 1;
-            $at = $works === [] || ($ends && CitedNames::ahead($line)?->areCertain === true) ? $number : $at;
+            $isOver = $works !== [] && preg_match(self::OVER, end($works[$at])) === 1 && preg_match(self::GOES_ON, $line) !== 1;
+            $begins = $isOver || ($ends && CitedNames::ahead($line)?->areCertain === true);
+            $at = $works === [] || $begins ? $number : $at;
             $works[$at][] = $line;
         }
 

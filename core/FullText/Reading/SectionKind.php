@@ -19,7 +19,7 @@ enum SectionKind: string
 
     /** What a heading begins with, or holds. */
     private const NAMES = [
-        'references' => '^(?:references|bibliography|literature(?: cited)?|works cited)\b',
+        'references' => '^(?:references|reference list|bibliography|literature(?: cited)?|works cited|literatur(?:verzeichnis)?|r[ée]f[ée]rences|bibliographie|refer[eê]ncias|bibliograf[ií]a)\b',
         'abstract' => '^(?:abstract|summary|synopsis)\b',
         'declarations' => '\b(?:funding|financ\w+|acknowledge?ments?|declarations?|conflicts?|competing|disclosures?|interests?|sponsor\w*|data (?:availability|sharing)|author contributions?|contributors?|thanks|trial registration|registration)\b|^(?:ethic\w*|support|sources of support|statements?|details|notes?|(?:article|additional|supplementary|further) information|about (?:this|the))\b',
         'discussion' => '^(?:discussion|conclusions?|limitations?|strengths|implications?|comments?|interpretation|what this)\b|\b(?:limitations|conclusions?|meaning)\b',

@@ -2,7 +2,8 @@
     <div class="desk desk-side">
         <section class="sheet">
             <header class="sheet-head">
-                <h1>Deliveries</h1> <span>every import, from a file or a search, with its log</span>
+                <h1>Deliveries</h1> <span>every import, from a file or a search, with its log; <a
+                        href="{{ route('deliveries.references', $review) }}">reference lists of included reports</a></span>
             </header>
             @if ($deliveries->isEmpty())
                 <x-empty title="Nothing has been delivered yet">Drop files at the right, or fetch the records of a <a

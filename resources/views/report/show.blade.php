@@ -17,8 +17,8 @@
                                 @if ($source->kept > 0)
                                     <li>{{ number_format($source->kept) }} <a
                                             href="{{ route('library', [$review,
-                                                'delivery' => $source->id]) }}">{{ $source->source_name }}{{ $source->file_name
-                                                ? ": {$source->file_name}" : '' }}</a>
+                                                ...$source->id === null ? ['source' => $source->source_name] : ['delivery' => $source->id]]) }}">{{ $source->source_name }}{{ $source->file_name
+                                                ? ": {$source->file_name}" : '' }}</a>{{ $source->deliveries > 1 ? ", {$source->deliveries} lists" : '' }}
                                     </li>
                                 @endif
                             @endforeach

@@ -1,0 +1,129 @@
+<?php
+
+namespace Tests\Feature\Deliveries;
+
+use App\Actions\Deliveries\TakeReferences;
+use App\Actions\Deliveries\WithdrawDelivery;
+use App\Actions\Shared\Refused;
+use App\Models\Delivery;
+use App\Models\FullText;
+use App\Models\Task;
+use App\Queries\Report\FlowQuery;
+use Illuminate\Support\Facades\Queue;
+use Tests\Feature\Archive\AtArchive;
+use Tests\Feature\Coding\AtTheDesk;
+use Tests\Feature\World;
+use WaryHeron\Core\Flow\NamedSource;
+use WaryHeron\Core\Flow\SourceKind;
+
+const CITED = [
+    '1. Kolbe A, Haldor P. Lamps on nights: a randomised trial. J Night Work. 2014;21(3):201-9.',
+    '2. Varga T. Naps before the night. Ward Stud. 2009;4:33-41.',
+    '3. something that no style fits',
+];
+
+/** A review with one included report, and a copy of it that ends with these lines. */
+function citing(string ...$lines): World
+{
+    $world = AtTheDesk::world();
+    AtTheDesk::copy($world, 'Bed lamps', 'Lamps were tried.', ...$lines);
+
+    return $world;
+}
+
+function copyIn(World $world): FullText
+{
+    return FullText::query()->where('review_id', $world->review->id)->sole();
+}
+
+it('delivers what an included report cites, as citation searching, and says what it could not tell', function () {
+    $world = citing('References', ...CITED);
+    $page = "/reviews/{$world->review->id}/deliveries/references";
+    $this->actingAs($world->people['specialist'])->get($page)->assertOk()->assertSeeText('not taken');
+    $this->post($page, ['copies' => [copyIn($world)->id]])->assertRedirect($page);
+
+    $delivery = Delivery::query()->where('full_text_id', copyIn($world)->id)->sole();
+    expect($delivery->only(['state', 'kept', 'rejected', 'source_kind', 'source_name', 'format']))->toBe([
+        'state' => 'done',
+        'kept' => 2,
+        'rejected' => 1,
+        'source_kind' => 'citation',
+        'source_name' => TakeReferences::SOURCE,
+        'format' => 'printed',
+    ])
+        ->and($delivery->rejections()->sole()->text)->toContain('something that no style fits')
+        ->and($world->publication('Naps before the night')->year)->toBe(2009)
+        ->and(Task::query()->where('kind', 'references')->sole()->message)->toBe('Lists delivered: 1.');
+    $named = array_map(fn (NamedSource $one): array => [$one->kind, $one->n], FlowQuery::namedSources($world->review));
+    expect($named)->toContain([SourceKind::Citation, 2]);
+    $this->get($page)->assertSeeText('done')->assertDontSeeText('not taken');
+    $this->get("/reviews/{$world->review->id}/report")->assertOk()->assertSeeText(TakeReferences::SOURCE);
+});
+
+it('takes a list once, and again when its delivery is withdrawn', function () {
+    $world = citing('References', ...CITED);
+    $take = app(TakeReferences::class);
+    $take->execute($world->people['lead'], copyIn($world));
+    expect(fn () => $take->execute($world->people['lead'], copyIn($world)))->toThrow(Refused::class, 'was delivered');
+    $page = "/reviews/{$world->review->id}/deliveries/references";
+    $this->actingAs($world->people['lead'])
+        ->post($page, ['copies' => [copyIn($world)->id]])
+        ->assertSessionHasErrors(['copies' => 'The lists of these were taken already, or their copies are gone.']);
+    app(WithdrawDelivery::class)->execute(
+        $world->people['lead'],
+        Delivery::query()->whereNotNull('full_text_id')->sole(),
+    );
+    $this->post($page, ['copies' => [copyIn($world)->id]])->assertSessionHasNoErrors();
+    expect(Delivery::query()->whereNotNull('full_text_id')->whereNull('withdrawn_at')->count())->toBe(1);
+});
+
+it('says of which reports it found nothing', function () {
+    $world = citing('It ends without a list.');
+    $this->actingAs($world->people['lead'])
+        ->post("/reviews/{$world->review->id}/deliveries/references", ['copies' => [copyIn($world)->id]]);
+    $task = Task::query()->where('kind', 'references')->sole();
+    expect($task->message)->toStartWith('Lists delivered: 0. Nothing new was found in ')
+        ->and(Delivery::query()->whereNotNull('full_text_id')->exists())->toBeFalse();
+});
+
+it('is for those who deliver, of the review’s own included reports, and one at a time', function () {
+    $world = citing('References', ...CITED);
+    $page = "/reviews/{$world->review->id}/deliveries/references";
+    $this->actingAs($world->people['observer'])->get($page)->assertOk()->assertDontSee('Take the lists');
+    $this->post($page, ['copies' => [copyIn($world)->id]])->assertForbidden();
+    $this->actingAs($world->people['outsider'])->get($page)->assertNotFound();
+    $this->actingAs($world->people['lead'])->post($page, ['copies' => []])->assertSessionHasErrors('copies');
+    $this->post($page, ['copies' => [str_repeat('0', 26)]])->assertSessionHasErrors('copies');
+
+    $elsewhere = copyIn($world)->replicate()->fill(['publication_id' => null]);
+    $elsewhere->fill(['review_id' => AtTheDesk::elsewhere($world)->id])->save();
+    $this->actingAs($world->people['lead'])->post($page, ['copies' => [$elsewhere->id]])->assertSessionHasErrors('copies');
+
+    Queue::fake();
+    $this->actingAs($world->people['lead'])->post($page, ['copies' => [copyIn($world)->id]])->assertSessionHasNoErrors();
+    $this->get($page)->assertSee('disabled');
+    expect(fn () => app(TakeReferences::class)->later($world->people['lead'], $world->review, [copyIn($world)->id]))
+        ->toThrow(Refused::class, 'being taken already');
+    expect(Delivery::query()->whereNotNull('full_text_id')->exists())->toBeFalse();
+});
+
+it('counts lists of several reports as one source in the flow', function () {
+    $world = citing('References', ...CITED);
+    foreach (['one', 'other'] as $i => $list) {
+        $copy = AtTheDesk::copyOf($world, 'Bed lamps', 'References', "1. Sand U. What {$list} said. Alert. 201{$i};2:1-9.");
+        app(TakeReferences::class)->execute($world->people['lead'], $copy);
+    }
+    $source = FlowQuery::sources($world->review)->where('source_name', TakeReferences::SOURCE)->sole();
+    expect([$source->kept, $source->deliveries, $source->id])->toBe([2, 2, null]);
+});
+
+it('is brought back with the paper it was taken from, after its review was deleted for good', function () {
+    $world = citing('References', ...CITED);
+    app(TakeReferences::class)->execute($world->people['lead'], copyIn($world));
+    $archive = AtArchive::write($world->review->fresh());
+    AtArchive::delete($world->review, $archive);
+    expect(Delivery::query()->whereNotNull('full_text_id')->exists())->toBeFalse();
+    AtArchive::bring($world->people['lead'], $archive);
+    $delivery = Delivery::query()->whereNotNull('full_text_id')->sole();
+    expect($delivery->full_text_id)->toBe(copyIn($world)->id)->and($delivery->kept)->toBe(2);
+});
