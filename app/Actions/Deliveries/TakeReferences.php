@@ -20,7 +20,7 @@ use WaryHeron\Core\FullText\Reading\ReferenceSection;
 final readonly class TakeReferences
 {
     /** As the report names them, whichever paper each is from. */
-    public const SOURCE = 'Reference lists of included reports';
+    public const SOURCE = 'References of included reports';
 
     /** Papers at once. */
     public const MOST = 500;

@@ -22,6 +22,12 @@ final class ReferenceSection
     /** A number by itself. */
     private const MARK = '/^[\[(]?\d{1,4}[\])]?\.?$/';
 
+    /** Lines by which it is told how large its letters are. */
+    private const LETTERS = 30;
+
+    /** Columns before and after one that are looked at. */
+    private const BESIDE = 8;
+
     /** Lines of a column among which one will begin a reference. */
     private const TELLING = 5;
 
@@ -61,12 +67,16 @@ final class ReferenceSection
     private static function marked(array $section, array $lines): array
     {
         $isMark = fn (Line $line): bool => preg_match(self::MARK, trim($line->text())) === 1;
-        $marks = array_filter($lines, $isMark);
+        $marks = [];
+        foreach (array_filter($lines, $isMark) as $mark) {
+            $marks[$mark->page][] = $mark;
+        }
         $marked = [];
         $used = new \SplObjectStorage();
         foreach ($section as $line) {
-            $mark = array_filter($marks, fn (Line $one): bool => $one !== $line && self::standsBefore($one, $line));
-            $mark = reset($mark);
+            $before = fn (Line $one): bool => $one !== $line && self::standsBefore($one, $line);
+            $found = array_filter($marks[$line->page] ?? [], $before);
+            $mark = reset($found);
             if ($mark === false) {
                 $marked[] = $line;
 
@@ -84,8 +94,7 @@ final class ReferenceSection
     {
         $size = $line->size();
 
-        return $mark->page === $line->page &&
-            abs($mark->middle() - $line->middle()) < 0.5 * $size &&
+        return abs($mark->middle() - $line->middle()) < 0.5 * $size &&
             $line->left - $mark->right > -0.2 * $size &&
             $line->left - $mark->right < 4 * $size;
     }
@@ -116,7 +125,8 @@ final class ReferenceSection
         if (count($line->words) > self::HEADING || preg_match('/[.,;:\d]$/u', $text) === 1) {
             return false;
         }
-        $isLarger = $before !== [] && $line->size() > 1.08 * self::median(array_map(fn (Line $one): float => $one->size(), $before));
+        $sizes = array_map(fn (Line $one): float => $one->size(), array_slice($before, 0, self::LETTERS));
+        $isLarger = $sizes !== [] && $line->size() > 1.08 * self::median($sizes);
 
         return self::isHeading($line) || preg_match(self::AFTER, $text) === 1 ||
             ($isLarger && preg_match('/^(?:\d[\d.]*\s+)?\p{Lu}/u', $text) === 1 && SectionKind::of($text) !== null);
@@ -127,9 +137,10 @@ final class ReferenceSection
     {
         $columns = self::columns($lines);
         $usual = self::usualGap($columns);
+        $lefts = array_map(self::least(...), $columns);
         $text = '';
-        foreach ($columns as $column) {
-            $left = self::leftOf($column, $columns);
+        foreach ($columns as $at => $column) {
+            $left = count($column) < self::TELLING ? self::leftBeside($lefts, $at, 4 * $column[0]->size()) : $lefts[$at];
             foreach ($column as $i => $line) {
                 $gap = $i === 0 ? 0.0 : $line->top - $column[$i - 1]->bottom;
                 $isApart = $i > 0 && $gap > $usual + self::APART * $line->size();
@@ -162,23 +173,17 @@ final class ReferenceSection
     }
 
     /**
-     * Where the first lines of references begin: also in a column that begins in the middle of one.
+     * Where the first lines of references begin in a column that may begin and end in the middle of one: as in columns
+     * beside it, or at the same place of other pages.
      *
-     * @param  non-empty-list<Line>  $column
-     * @param  non-empty-list<non-empty-list<Line>>  $columns
+     * @param  non-empty-list<float>  $lefts  of all columns
      */
-    private static function leftOf(array $column, array $columns): float
+    private static function leftBeside(array $lefts, int $at, float $within): float
     {
-        $own = self::least($column);
-        if (count($column) >= self::TELLING) {
-            return $own;
-        }
-        $near = array_filter(
-            array_map(self::least(...), $columns),
-            fn (float $left): bool => abs($left - $own) < 4 * $column[0]->size(),
-        );
+        $some = array_slice($lefts, max(0, $at - self::BESIDE), 2 * self::BESIDE + 1);
+        $near = array_filter($some, fn (float $left): bool => abs($left - $lefts[$at]) < $within);
 
-        return min($own, ...$near);
+        return min([$lefts[$at], ...$near]);
     }
 
     /** @param  non-empty-list<Line>  $column */

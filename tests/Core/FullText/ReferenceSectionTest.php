@@ -127,3 +127,21 @@ it('gives two columns in their order, so that each reference is told', function 
     )]);
     expect(titlesOf($list))->toBe(LIST_TITLES);
 })->with(['numbers' => ['%d. '], 'brackets' => ['[%d] '], 'set in' => ['']]);
+
+it('takes words of no height, off the page and in any order', function (int $seed) {
+    mt_srand($seed);
+    $texts = ['References', '1.', '2014.', 'Kolbe', 'A.', 'Funding', '[3]', "\u{202E}", 'ﺷ'];
+    for ($round = 0; $round < 200; $round++) {
+        $words = [];
+        foreach (range(0, mt_rand(1, 40)) as $_) {
+            [$x, $y] = [mt_rand(-50, 650), mt_rand(-20, 820)];
+            $words[] = new Word($texts[mt_rand(0, 8)], $x, $y, $x + mt_rand(0, 80), $y + mt_rand(0, 20));
+        }
+        $list = ReferenceSection::of([new Page(1, 600, 800, $words)]);
+        expect($list === null || trim($list) !== '')->toBeTrue();
+    }
+})->with([1, 2, 3]);
+
+it('keeps a list whose letters have no height', function () {
+    expect(ReferenceSection::of([setOnPage(1, [50, 100, 'References'], [50, 120, 'Kolbe A.', 0])]))->toContain('Kolbe');
+});
