@@ -37,7 +37,7 @@ final readonly class ArchivedFile
         return new self($name, $bytes, $hash, $rows);
     }
 
-    /** @return array{name: string, bytes: int, sha256: string, rows?: int} */
+    /** @return array<string, string|int> */
     public function toArray(): array
     {
         return [

@@ -17,9 +17,8 @@ final class WebAnnotation
      * @param  string  $says  in words
      * @param  string  $about  id of the publication
      * @param  array<string, mixed>  $piece  of evidence: quote, what stands before and after it, page from 1, or 0
-     * @return array<string, mixed>
      */
-    public static function of(string $id, string $says, string $about, array $piece, string $when): array
+    public static function of(string $id, string $says, string $about, array $piece, string $when): object
     {
         $text = fn (string $key): string => is_string($piece[$key] ?? null) ? $piece[$key] : '';
         $selectors = [array_filter([
@@ -33,7 +32,7 @@ final class WebAnnotation
             $selectors[] = ['type' => 'FragmentSelector', 'conformsTo' => self::PDF_FRAGMENTS, 'value' => "page={$page}"];
         }
 
-        return [
+        return (object) [
             'id' => "urn:heron:{$id}",
             'type' => 'Annotation',
             'created' => $when,

@@ -43,7 +43,7 @@ final readonly class Evidence
         return new self($selector, $text('copy') === '' ? null : $text('copy'), $text('place'));
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, string|int|list<array{float, float, float, float}>> */
     public function toArray(): array
     {
         $at = $this->selector;
@@ -75,9 +75,8 @@ final readonly class Evidence
      * As a target of the W3C Web Annotation Data Model.
      *
      * @param  string  $source  the address of the copy or of the record
-     * @return array<string, mixed>
      */
-    public function toTarget(string $source): array
+    public function toTarget(string $source): object
     {
         $one = $this->selector;
         $quote = array_filter([
@@ -92,7 +91,7 @@ final readonly class Evidence
             'value' => "page={$one->page}",
         ];
 
-        return ['source' => $source, 'selector' => $one->page > 0 ? [$page, $quote] : [$quote]];
+        return (object) ['source' => $source, 'selector' => $one->page > 0 ? [$page, $quote] : [$quote]];
     }
 
     /** @return list<array{float, float, float, float}> */

@@ -59,7 +59,7 @@ final class BookCsv
 
     /**
      * @param  array<string, string>  $cells
-     * @return array<string, mixed>
+     * @return array<string, string|float|bool|list<string>|array<string, string|list<string>>|null>
      */
     private static function item(array $cells): array
     {

@@ -43,7 +43,7 @@ final class BookItems
         return $entries;
     }
 
-    /** @return array<string, mixed> without what is empty */
+    /** @return array<string, string|int|float|bool|list<string>|array<string, string|list<string>>> without what is empty */
     public static function values(Entry $entry): array
     {
         $when = $entry->when === null ? [] : ['item' => $entry->when->item, 'answers' => $entry->when->answers];

@@ -98,11 +98,11 @@ final readonly class Node implements JsonSerializable
         }
     }
 
-    /** @return array<string, mixed> as ProseMirror's JSON, which Schema reads */
-    public function jsonSerialize(): array
+    /** As ProseMirror's JSON, which Schema reads. */
+    public function jsonSerialize(): object
     {
         $of = ['attrs' => $this->attrs, 'content' => $this->content, 'text' => $this->text, 'marks' => $this->marks];
 
-        return ['type' => $this->type, ...array_filter($of, fn (array|string $one): bool => $one !== [] && $one !== '')];
+        return (object) ['type' => $this->type, ...array_filter($of, fn (array|string $one): bool => $one !== [] && $one !== '')];
     }
 }

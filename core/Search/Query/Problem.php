@@ -16,7 +16,7 @@ final readonly class Problem
         return ucfirst($this->span->describe()).": {$this->text}";
     }
 
-    /** @return array{kind: string, start: int, end: int, message: string} */
+    /** @return array<string, string|int> */
     public function toArray(): array
     {
         return [

@@ -77,7 +77,7 @@ final readonly class AnalysisTerms
         );
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, string|int|bool|list<string>|null> */
     public function toArray(): array
     {
         return [

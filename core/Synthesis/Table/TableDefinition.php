@@ -52,7 +52,7 @@ final readonly class TableDefinition
         );
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, string|bool|list<string>> */
     public function toArray(): array
     {
         return [

@@ -88,7 +88,7 @@ it('is kept and told as a web annotation', function () {
         ->toEqual($evidence)
         ->and($evidence->whereabouts())
         ->toBe('page 4')
-        ->and($evidence->toTarget('https://heron.example/copy-1')['selector'][1]['exact'])
+        ->and($evidence->toTarget('https://heron.example/copy-1')->selector[1]['exact'])
         ->toBe('198 consented')
         ->and(Evidence::quoted('x')->whereabouts())
         ->toBe('abstract')

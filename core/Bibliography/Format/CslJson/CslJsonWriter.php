@@ -98,7 +98,7 @@ final class CslJsonWriter implements ReferenceWriter
     /**
      * @param  list<SourceField>  $fields
      * @param  string  $date  as its parts say it
-     * @return array<string, mixed> what CSL has no variable for
+     * @return array<string, string|list<string>|list<SourceField>> what CSL has no variable for
      */
     private static function custom(Reference $reference, array $fields, string $date): array
     {
@@ -111,8 +111,10 @@ final class CslJsonWriter implements ReferenceWriter
     }
 
     /**
-     * @param  array<string, mixed>  $values
-     * @return array<string, mixed>
+     * @template T
+     *
+     * @param  array<string, T>  $values
+     * @return array<string, T>
      */
     private static function filled(array $values): array
     {
