@@ -19,7 +19,10 @@ final class Pressing
 {
     private const CONTROLS = 'main summary, main button, main [role=tab], main input[type=checkbox], main input[type=radio]';
 
-    private const LEFT_ALONE = '/delete|retire|withdraw|sign out|leave the review|hand them on|take them back|join \d/iu';
+    private const LEFT_ALONE = '/delete|close the review|retire|withdraw|sign out|leave the review|hand them on|take them back|join \d/iu';
+
+    /** Pages on which one closes the review or changes roles, after which little is left to press. */
+    private const LAST = '~^/reviews/\*(?:/team|/archive|/screening/stages)?$|^/account|^/archives~';
 
     /** Like controls of a page, such as those of its rows, that are pressed. */
     private const OF_A_KIND = 2;
@@ -41,7 +44,7 @@ final class Pressing
 
     public function all(): void
     {
-        while (($kind = array_key_first(array_diff_key($this->pages, $this->seen))) !== null) {
+        while (($kind = $this->next()) !== null) {
             $this->seen[$kind] = true;
             $before = [$this->pressed, count($this->complaints)];
             $this->page($kind, $this->pages[$kind]);
@@ -49,6 +52,14 @@ final class Pressing
             echo str_pad($kind, 60), $this->pressed - $before[0], "\n";
             echo implode('', array_map(fn (string $one): string => "    {$one}\n", $more));
         }
+    }
+
+    private function next(): ?string
+    {
+        $left = array_keys(array_diff_key($this->pages, $this->seen));
+        $early = array_filter($left, fn (string $kind): bool => preg_match(self::LAST, $kind) !== 1);
+
+        return [...$early, ...$left][0] ?? null;
     }
 
     private function page(string $kind, string $path): void

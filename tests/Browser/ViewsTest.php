@@ -87,6 +87,7 @@ it('shows every main view without a complaint, to axe and to the browser, light 
             'records',
             'records?q=light*&state=excluded',
             'deliveries',
+            'deliveries/references',
             "deliveries/{$delivery}",
             'matching',
             'matching/certain',

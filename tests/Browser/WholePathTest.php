@@ -164,7 +164,13 @@ it('carries a review from its question to a coded table, with two people', funct
     $pdf = sys_get_temp_dir().'/heron-'.getmypid().'.pdf';
     file_put_contents(
         $pdf,
-        PlainPdf::of([[16, '=A lamp from a drawer'], [11, 'B Strand'], [10, 'Found by hand, and printed in full.']]),
+        PlainPdf::of([
+            [16, '=A lamp from a drawer'],
+            [11, 'B Strand'],
+            [10, 'Found by hand, and printed in full.'],
+            [12, 'References'],
+            [10, '1. Kolbe A, Haldor P. Drawers and what they hold at night. Ward Stud. 2009;4:33-41.'],
+        ]),
     );
     $ines
         ->press('Full texts')
@@ -249,5 +255,21 @@ it('carries a review from its question to a coded table, with two people', funct
     );
     expect($rows[0])->toContain('Light level (lux)', 'Design');
     expect(array_merge(...$rows))->toContain('1500', 'trial', "'=A lamp from a drawer");
+
+    // what the report with a copy cites is followed up
+    $ines
+        ->press('Records')
+        ->press('Deliveries')
+        ->press('reference lists of included reports')
+        ->sees('no full text that could be read')
+        ->press('Take the lists that are ticked')
+        ->sees('The lists are being read')
+        ->until(
+            fn (): bool => Server::rows(
+                "SELECT count(*) AS n FROM deliveries WHERE source_kind = 'citation' AND kept = 1 AND state = 'done'",
+            )[0]['n'] === 1,
+            'The list was not delivered',
+        );
+    $ines->press('Library')->sees('Drawers and what they hold');
     expect([...$ines->complaints(), ...$tunde->complaints()])->toBe([]);
 });
