@@ -21,6 +21,9 @@ final class CitedList
 
     private const GOES_ON = '~^(?:\W|\p{Ll}|https?:|DOI|PMID|PMCID|PubMed|Epub|Available|Accessed|Retrieved|Published|Erratum)~u';
 
+    /** An address that goes on behind a full stop in the next line. */
+    private const ADDRESS = '~((?:https?://|\b10\.\d{4,9}/)[^\s<>"]*[._])\n(?=[\da-z])~u';
+
     /** First parts of words that keep their hyphen at the end of a line. */
     private const COMPOUND = 'self|non|well|double|single|half|cross|follow|placebo|cluster|evidence|health|sleep'
         .'|night|shift|case|before|state|user|patient|nurse';
@@ -154,8 +157,8 @@ final class CitedList
         $parted = '/(?<![\p{L}-])(?!(?i:'.self::COMPOUND.')-)(\p{L}{2,})[-‐]\n(?=\p{Ll})/u';
 
         return strtr((string) preg_replace(
-            [$parted, '~(?<=[/‐-])\n(?=\S)~u'],
-            ['$1', ''],
+            [$parted, '~(?<=[/‐-])\n(?=\S)~u', self::ADDRESS],
+            ['$1', '', '$1'],
             $text,
         ), ["\n" => ' ']);
     }

@@ -28,6 +28,9 @@ final class ReferenceSection
     /** Columns before and after one that are looked at. */
     private const BESIDE = 8;
 
+    /** So many of the lines are numbered one by one, where the lines of a manuscript are. */
+    private const MOST_OF = 0.8;
+
     /** Lines of a column among which one will begin a reference. */
     private const TELLING = 5;
 
@@ -54,7 +57,7 @@ final class ReferenceSection
             $longest = count($section) > count($longest) ? $section : $longest;
         }
 
-        return $longest === [] ? null : self::written(self::marked($longest, $lines));
+        return $longest === [] ? null : self::written(self::unnumbered(self::marked($longest, $lines)));
     }
 
     /**
@@ -88,6 +91,38 @@ final class ReferenceSection
         $kept = array_values(array_filter($marked, fn (Line $line): bool => ! $used->contains($line)));
 
         return $kept === [] ? $section : $kept;
+    }
+
+    /**
+     * Without the numbers of its lines, as manuscripts have them in the margin.
+     *
+     * @param  non-empty-list<Line>  $lines
+     * @return non-empty-list<Line>
+     */
+    private static function unnumbered(array $lines): array
+    {
+        $steps = 0;
+        $last = null;
+        foreach ($lines as $line) {
+            $number = self::number($line);
+            $steps += $last !== null && $number === $last + 1 ? 1 : 0;
+            $last = $number;
+        }
+        // references that are numbered mostly take more than a line each, and are counted from one
+        if (self::number($lines[0]) === 1 || $steps < self::MOST_OF * (count($lines) - 1) || $steps < 2) {
+            return $lines;
+        }
+
+        return array_map(function (Line $line): Line {
+            $words = self::number($line) === null ? [] : array_slice($line->words, 1);
+
+            return $words === [] ? $line : new Line($line->page, $words);
+        }, $lines);
+    }
+
+    private static function number(Line $line): ?int
+    {
+        return preg_match('/^\d{1,4}$/', $line->words[0]->text) === 1 ? (int) $line->words[0]->text : null;
     }
 
     private static function standsBefore(Line $mark, Line $line): bool

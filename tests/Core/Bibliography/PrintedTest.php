@@ -263,11 +263,25 @@ it('makes lines whole that a page broke, wherever a reference begins', function 
         "Falk E, Quist B. Results of a national sur-\nvey. J Nurs Safe. 2013;29(4):\n321-8.\nQuist B. Shift\nlength. Vårdnatt.\n2015;71:14.\n",
         ['Results of a national survey', 'Shift length'],
     ],
+    'a group behind the place of another' => [
+        "Ito MJ. Lamps and errors in\npharmacies. Alert J. 2018;9(1):e17.\nFjord Ward Group. Rosters and\nrest. 2nd ed. Bergen: Fen House; 2011.\nHaas M. Naps. Alert J.\n2019;10:1-9.\nAvailable from: https://al.example/naps\n",
+        ['Lamps and errors in pharmacies', 'Rosters and rest', 'Naps'],
+    ],
+    'an address that goes on behind a stop' => [
+        "Falk, E. (2017). Nights. Annals of Nights, 14(2), 810–818. https://doi.org/10.71111/an.\n    2017.810\nHaas, M. (2018). Naps. Annals of Nights, 15(1), 1–9.\n",
+        ['Nights', 'Naps'],
+    ],
     'letters and years as marks' => [
         "[Fal14] E. Falk, B. Quist: Modelling of night rosters.\nOper. Nights 62(3), 511–529 (2014)\n[QS16] B. Quist: Lamps. Oper. Nights 63, 1–9 (2016)\n",
         ['Modelling of night rosters', 'Lamps'],
     ],
 ]);
+
+it('has an address whole that goes on in the next line, and none that the next line only follows', function () {
+    $list = printed("1. Falk E. Nights. Night Sci. 2017;14:810-8. https://doi.org/10.71111/an.\n2017.810\n2. Haas M. Naps. Night Sci. 2018;15:1-9. doi:10.71111/na.1.\nEpub ahead of print.\n");
+    expect(array_column($list, 'doi'))->toBe(['10.71111/an.2017.810', '10.71111/na.1'])
+        ->and(array_column($list, 'journal'))->toBe(['Night Sci', 'Night Sci']);
+});
 
 it('takes a list apart by its numbers, whatever its lines, and says where each began', function () {
     $text = "References\r\n\r\n1. Kolbe A, Haas M. Dim lamps in\r\nwards: a trial. J Sleep.\r\n2004;3:12-9.\r\n2. Lamps, and nothing else\r\n3. Ito K. Visors for nurses. J Sleep. 2005;4:1.\r\n";

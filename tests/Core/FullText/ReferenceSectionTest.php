@@ -78,6 +78,16 @@ it('finds the list and keeps its lines', function (array $lines, string $expecte
         [[50, 150, 'References'], [50, 170, '1. Kolbe A. Lamps.'], [50, 182, '2. Lund R. On'], [50, 194, 'Results'], [50, 206, 'again.']],
         "1. Kolbe A. Lamps.\n2. Lund R. On\nResults\nagain.\n",
     ],
+    'numbered lines of a manuscript' => [
+        [
+            [30, 150, '211 References'],
+            [30, 170, '212 1. Kolbe A. Lamps and'],
+            [30, 182, '213 naps.'],
+            [30, 194, '214 2. Lund R. Naps.'],
+            [30, 206, '215 2011.'],
+        ],
+        "1. Kolbe A. Lamps and\nnaps.\n2. Lund R. Naps.\n2011.\n",
+    ],
     'numbers written apart' => [
         [
             [50, 150, 'References'],
