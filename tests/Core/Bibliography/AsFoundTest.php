@@ -71,6 +71,12 @@ it('reads it', function (string $format, string $text, array $records) {
         ['Lamps', 'Naps'],
     ],
     'RIS with two blanks behind the dash' => ['ris', "TY  -  JOUR\nTI  -  Lamps\nER  -  \n", ['Lamps']],
+    'RIS without any blank' => [
+        'ris',
+        "TY-JOUR\nTI-Lamps\nAU-Kolbe, A\nPY-2004\nAB-Long.\nT2-weighted pictures, and\nIL-6, were had.\nER-\n\nTY-JOUR\nTI-Naps\nER-\n",
+        ['Lamps|2004|Kolbe, A', 'Naps'],
+    ],
+    'RIS with one blank, behind the dash' => ['ris', "TY- JOUR\nTI- Lamps\nER- \n", ['Lamps']],
     'RIS with a name and a keyword a line' => [
         'ris',
         "TY  - JOUR\nTI  - Lamps\n  of wards\nAU  - Kolbe, A\n  Okafor, I\nA2  - Ito, K\n  Ude, M\nKW  - glare\nnaps\nER  - \n",

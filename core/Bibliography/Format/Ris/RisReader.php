@@ -30,9 +30,16 @@ final class RisReader implements RecognisesItself, ReferenceReader
     /** Behind two blanks and the dash the blank may be missing; with one, "T2 -weighted" is a word. */
     private const TAG = '/^([A-Z][A-Z0-9])(?:(?:  |\t ?)(?:-|–|—)| (?:-|–|—)(?: |$))(.*)$/s';
 
-    private const BEGINNING = '/(?:^|[\r\n])[ \t]*TY(?: {1,2}|\t ?)(?:-|–|—)(?:[ \t]{0,2}[A-Z]{2,6})?\s/i';
+    private const BEGINNING = '/(?:^|[\r\n])[ \t]*TY(?:(?: {1,2}|\t ?)(?:-|–|—)(?:[ \t]{0,2}[A-Z]{2,6})?|-[ \t]?[A-Z]{3,6})\s/i';
 
     private const FIRST = '/^([ \t]*)(TY)(?: {1,2}|\t ?)(?:-|–|—)/i';
+
+    /** A file whose first line has no blank before the dash has none before any. */
+    private const CLOSE = '/^[ \t]*TY-[ \t]?[A-Z]{3,6}\s*$/i';
+
+    /** “T2-weighted” is a word there, too. */
+    private const CLOSE_TAG = '/^(TY|ER|ID|AU|A[1-4]|ED|TI|T[1-3]|CT|BT|J[AFO12]|AB|N[12]|KW|PY|Y[12]|DA|VL|IS|SP|EP|SN|BN|DO|DI|UR|L[1-4K]'
+        .'|LA|PB|PP|CY|AD|AN|ET|DB|DP|C[1-8]|M[1-3]|U[1-5]|SE|RP|AV|ST|TT|CN|CA|RN|NV|OP|SV|PA)-(?!weighted)(.*)$/s';
 
     /** Blanks that pages put in the place of plain ones, and such as nobody sees. */
     private const HARD = ["\u{A0}", "\u{200B}"];
@@ -59,7 +66,9 @@ final class RisReader implements RecognisesItself, ReferenceReader
         $anything = false;
         [$pattern, $indent] = [self::TAG, ''];
         foreach (Lines::of($stream, $reading) as $number => $line) {
-            if (! $anything && preg_match(self::FIRST, $line, $first) === 1) {
+            if (! $anything && preg_match(self::CLOSE, $line) === 1) {
+                $pattern = self::CLOSE_TAG;
+            } elseif (! $anything && preg_match(self::FIRST, $line, $first) === 1) {
                 // a file that indents one tag, or writes it in small letters, does so with all
                 $indent = $first[1];
                 $pattern .= $first[2] === 'TY' ? '' : 'i';
