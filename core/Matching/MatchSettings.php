@@ -38,7 +38,7 @@ final readonly class MatchSettings
         return $this->emphasis[$field->value] ?? 1.0;
     }
 
-    /** @return array{certain: float, ask: float, emphasis: array<string, float>} */
+    /** @return array<string, float|array<string, float>> */
     public function toArray(): array
     {
         return ['certain' => $this->certain, 'ask' => $this->ask, 'emphasis' => $this->emphasis];

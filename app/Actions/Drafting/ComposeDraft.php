@@ -63,7 +63,7 @@ final readonly class ComposeDraft
         ];
     }
 
-    /** @return list<array{heading: bool, pieces: list<array{text: string, papers: list<string>}>}> */
+    /** @return list<array<string, bool|list<array<string, string|list<string>>>>> */
     private static function body(Section $section): array
     {
         return array_map(fn (Paragraph $one): array => [

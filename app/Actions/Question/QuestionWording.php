@@ -11,7 +11,7 @@ final readonly class QuestionWording
 {
     /**
      * @param  array<string, string>  $texts  by the key of the part; what is left out stays as it was
-     * @param  list<array{label: string, text: string}>  $own  the team's own concepts, all of them
+     * @param  list<OwnConcept>  $own  the team's own concepts, all of them
      */
     public function __construct(
         public string $title,

@@ -24,7 +24,7 @@ final readonly class ChangeMarkLists
     }
 
     /**
-     * @param  array{name: string, stance: string, words: string, criterion_id: ?string}  $values
+     * @param  array<string, ?string>  $values  name, stance, words and criterion_id
      *
      * @throws Refused If a line cannot be read, or the list is no longer as it was shown.
      */

@@ -10,7 +10,7 @@ final readonly class RecipeColumns
     private const KINDS = 'text|number|date|link';
 
     /**
-     * @param  list<array{field: string, heading: string, kind: string}>  $columns  the key first
+     * @param  list<RecipeColumn>  $columns  the key first
      * @param  string  $problem  what is wrong with a line; empty where nothing is
      */
     private function __construct(public array $columns, public string $problem = '')
@@ -23,7 +23,7 @@ final readonly class RecipeColumns
      */
     public static function read(string $told, array $fields, string $key): self
     {
-        $columns = [$key => ['field' => $key, 'heading' => $key, 'kind' => '']];
+        $columns = [$key => new RecipeColumn($key, $key)];
         foreach (preg_split('/\R/', trim($told)) ?: [] as $number => $line) {
             $column = self::column(trim($line), $fields);
             if ($column === null) {
@@ -34,25 +34,22 @@ final readonly class RecipeColumns
                     'Line '.($number + 1).": “{$field}” is no field. Fields: ".implode(', ', $fields).'.',
                 );
             }
-            $columns[$column['field']] = $column;
+            $columns[$column->field] = $column;
         }
 
         return new self(array_values($columns));
     }
 
-    /**
-     * @param  list<string>  $fields
-     * @return ?array{field: string, heading: string, kind: string} null where it names no field
-     */
-    private static function column(string $line, array $fields): ?array
+    /** @param  list<string>  $fields */
+    private static function column(string $line, array $fields): ?RecipeColumn
     {
         $column = null;
         foreach ($fields as $field) {
             // a field may itself hold the sign
             $pattern = '/^'.preg_quote($field, '/').'(?:\s*=\s*(.*?))?(?:\s*\|\s*('.self::KINDS.'))?$/u';
-            if (preg_match($pattern, $line, $parts) === 1 && strlen($field) > strlen($column['field'] ?? '')) {
+            if (preg_match($pattern, $line, $parts) === 1 && strlen($field) > strlen($column->field ?? '')) {
                 $heading = ($parts[1] ?? '') === '' ? $field : $parts[1];
-                $column = ['field' => $field, 'heading' => $heading, 'kind' => $parts[2] ?? ''];
+                $column = new RecipeColumn($field, $heading, $parts[2] ?? '');
             }
         }
 

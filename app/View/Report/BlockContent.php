@@ -35,7 +35,7 @@ final readonly class BlockContent
         return $this->html instanceof Closure ? ($this->html)() : $this->html;
     }
 
-    /** @return array{title: string, html: string, facts: array<string, string>} */
+    /** @return array<string, string|array<string, string>> */
     public function toArray(): array
     {
         return ['title' => $this->title, 'html' => $this->html(), 'facts' => $this->facts];

@@ -12,7 +12,7 @@ final readonly class Piece
     {
     }
 
-    /** @return array{text: string, papers: list<string>} */
+    /** @return array<string, string|list<string>> */
     public function toArray(): array
     {
         return ['text' => $this->text, 'papers' => $this->papers];

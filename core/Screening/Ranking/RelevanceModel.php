@@ -66,7 +66,7 @@ final readonly class RelevanceModel
     }
 
     /**
-     * @return array{words: list<string>, rarity: list<float>, weights: list<float>, constant: float} what was learned,
+     * @return array<string, float|list<string>|list<float>> what was learned,
      *     to be kept
      */
     public function toArray(): array

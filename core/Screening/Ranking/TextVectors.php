@@ -45,7 +45,7 @@ final readonly class TextVectors
         return new self($places, array_map(fn (int $n): float => log((1 + $all) / (1 + $n)) + 1, array_values($kept)));
     }
 
-    /** @return array{words: list<string>, rarity: list<float>} */
+    /** @return array<string, list<string>|list<float>> */
     public function toArray(): array
     {
         return ['words' => $this->words(), 'rarity' => $this->rarity];

@@ -340,7 +340,7 @@ final class Printer
         return $open.$text.$close;
     }
 
-    /** @return array{string, string} quotation marks */
+    /** @return non-empty-list<string> quotation marks */
     private function marks(): array
     {
         return $this->dialect->data['quote'] ?? ['"', '"'];

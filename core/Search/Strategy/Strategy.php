@@ -42,7 +42,7 @@ final readonly class Strategy
         return new self($lines, $data['result'] ?? null);
     }
 
-    /** @return array{lines: list<array{id: string, text: string, note: string}>, result: string|null} */
+    /** @return array<string, string|list<array<string, string>>|null> */
     public function toArray(): array
     {
         return [

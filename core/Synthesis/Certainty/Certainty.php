@@ -40,7 +40,7 @@ final readonly class Certainty
         return $told;
     }
 
-    /** @return array{start: int, reasons: array<string, array{steps: int, why: string}>} */
+    /** @return array<string, int|array<string, array<string, int|string>>> */
     public function toArray(): array
     {
         return ['start' => $this->start->value, 'reasons' => $this->reasons];

@@ -40,7 +40,7 @@ final readonly class OutcomeScale
         return $scale->name === '' ? null : $scale;
     }
 
-    /** @return array{name: string, low: ?float, high: ?float, reversed: bool} as it is kept */
+    /** @return array<string, string|float|bool|null> as it is kept */
     public function toArray(): array
     {
         return ['name' => $this->name, 'low' => $this->low, 'high' => $this->high, 'reversed' => $this->reversed];

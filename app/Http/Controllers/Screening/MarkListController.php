@@ -66,7 +66,7 @@ final class MarkListController extends Controller
             ->with('notice', "“{$markList->name}” is no longer marked.");
     }
 
-    /** @return array{name: string, stance: string, words: string, criterion_id: ?string} */
+    /** @return array<string, ?string> */
     private function values(Request $request, Review $review): array
     {
         $given = $request->validate([

@@ -95,7 +95,7 @@ final class StrategyController extends Controller
 
     /**
      * @param  array<array-key, array<string, ?string>>  $given
-     * @return list<array{name: string, terms: list<string>}>
+     * @return list<array<string, string|list<string>>>
      */
     private static function blocks(array $given): array
     {

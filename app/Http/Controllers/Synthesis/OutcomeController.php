@@ -33,8 +33,7 @@ final class OutcomeController extends Controller
 
     public function store(OutcomeRequest $request, Review $review, ChangeOutcomes $change): RedirectResponse
     {
-        $values = $request->values();
-        $change->addOutcome($this->me($request), $review, $request->kind(), $values['name'], $values);
+        $change->addOutcome($this->me($request), $review, $request->kind(), $request->called(), $request->values());
 
         return redirect()->route('outcomes', $review)->with('notice', 'The outcome is defined.');
     }

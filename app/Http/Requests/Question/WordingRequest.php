@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Question;
 
+use App\Actions\Question\OwnConcept;
 use App\Actions\Question\Provenance;
 use App\Actions\Question\QuestionWording;
 use Illuminate\Foundation\Http\FormRequest;
@@ -62,7 +63,7 @@ final class WordingRequest extends FormRequest
         );
     }
 
-    /** @return list<array{label: string, text: string}> without rows that were left empty */
+    /** @return list<OwnConcept> without rows that were left empty */
     private function own(): array
     {
         $own = [];
@@ -70,7 +71,7 @@ final class WordingRequest extends FormRequest
             $row = is_array($row) ? $row : [];
             [$label, $text] = [(string) ($row['label'] ?? ''), (string) ($row['text'] ?? '')];
             if (trim($label) !== '') {
-                $own[] = ['label' => trim($label), 'text' => $text];
+                $own[] = new OwnConcept(trim($label), $text);
             }
         }
 

@@ -52,13 +52,18 @@ final class OutcomeRequest extends FormRequest
         return OutcomeKind::from($this->validated('kind'));
     }
 
-    /** @return array{name: string, better: 'lower'|'higher'|'', unit: string, scales: list<array{name: string, low: ?float, high: ?float, reversed: bool}>, windows: list<array{name: string, from: ?int, to: ?int}>, about: string} */
+    public function called(): string
+    {
+        return trim((string) $this->validated('name'));
+    }
+
+    /** @return array<string, string|list<array<string, string|int|float|bool|null>>> */
     public function values(): array
     {
         $better = $this->validated('better');
 
         return [
-            'name' => trim((string) $this->validated('name')),
+            'name' => $this->called(),
             'better' => $better === 'lower' || $better === 'higher' ? $better : '',
             'unit' => trim((string) $this->validated('unit')),
             'scales' => array_map(

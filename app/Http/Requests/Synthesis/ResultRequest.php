@@ -49,7 +49,7 @@ final class ResultRequest extends FormRequest
             ?? throw ValidationException::withMessages(['outcome' => 'This review has no such outcome.']);
     }
 
-    /** @return array<string, mixed> of Result */
+    /** @return array<string, string|int|bool|ReportForm|StudyDesign|array<string, string>|null> of Result */
     public function values(Review $review): array
     {
         $outcome = $this->outcome($review);
@@ -69,7 +69,7 @@ final class ResultRequest extends FormRequest
             'own_comparator' => $text('own2'),
             'form' => $form,
             'design' => StudyDesign::from($this->validated('design')),
-            'given' => array_filter(array_map(fn (?string $one): string => trim((string) $one), $this->known('given')), fn (string $one): bool => $one !== ''),
+            'given' => array_filter(array_map(fn (?string $one): string => trim((string) $one), $this->given()), fn (string $one): bool => $one !== ''),
             'note' => $text('note'),
             'withdrawn' => (bool) $this->validated('withdrawn'),
         ];
@@ -80,7 +80,7 @@ final class ResultRequest extends FormRequest
     {
         return array_map(
             fn (array $pieces): array => array_values(array_map(Evidence::fromArray(...), $pieces)),
-            $this->known('evidence'),
+            array_intersect_key($this->validated('evidence') ?? [], $this->fields()),
         );
     }
 
@@ -96,14 +96,20 @@ final class ResultRequest extends FormRequest
             ?? throw ValidationException::withMessages(['comparison' => 'Say which groups are compared.']);
     }
 
-    /** @return array<string, mixed> what was given of the fields that form and design have */
-    private function known(string $what): array
+    /** @return array<string, ?string> by field */
+    private function given(): array
+    {
+        return array_intersect_key($this->validated('given') ?? [], $this->fields());
+    }
+
+    /** @return array<string, int> the fields that form and design have */
+    private function fields(): array
     {
         $fields = [
             ...ReportForm::from($this->validated('form'))->fields(),
             ...StudyDesign::from($this->validated('design'))->fields(),
         ];
 
-        return array_intersect_key($this->validated($what) ?? [], array_flip(array_column($fields, 'key')));
+        return array_flip(array_column($fields, 'key'));
     }
 }
