@@ -122,7 +122,7 @@ final readonly class OutsideLeads implements LeadFinder
 
     /**
      * @param  list<AskedItem>  $items
-     * @return array<string, mixed>
+     * @return array<string, int|list<array<string, int|string|list<string>>>>
      */
     private static function asked(array $items, Passages $paper): array
     {

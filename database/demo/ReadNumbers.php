@@ -31,7 +31,7 @@ final readonly class ReadNumbers
     /** Null where the report has no such table. */
     public static function of(FullText $copy): ?self
     {
-        $text = implode("\n", array_column(PaperPages::blocks($copy->review_id, $copy->id), 'text'));
+        $text = implode("\n", array_column(PaperPages::paper($copy->review_id, $copy->id)->blocks, 'text'));
         $given = $evidence = [];
         foreach (self::ROWS as $key => $label) {
             $pattern = '/'.preg_quote($label, '/').'[\s|]+([\d.]+)[\s|]+([\d.]+)/u';

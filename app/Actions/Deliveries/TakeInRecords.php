@@ -293,7 +293,7 @@ final class TakeInRecords
 
     /**
      * @param  list<string>  $publicationIds
-     * @return list<array<string, mixed>> what each publication is now
+     * @return list<array<string, string|int|null>> what each publication is now
      */
     private function changes(string $reviewId, array $publicationIds): array
     {

@@ -55,32 +55,23 @@ final class PaperPages
         return new Word($kept[0], (float) $kept[1], (float) $kept[2], (float) $kept[3], (float) $kept[4]);
     }
 
-    /** @return list<array<string, mixed>> page, kind, text and, of rows, cells; in reading order */
-    public static function blocks(string $reviewId, string $fullTextId): array
-    {
-        $blocks = [];
-        foreach (self::rows($reviewId, $fullTextId)->pluck('blocks', 'number') as $number => $json) {
-            foreach (json_decode($json, true, 8, JSON_THROW_ON_ERROR) as $block) {
-                $blocks[] = [...$block, 'page' => (int) $number];
-            }
-        }
-
-        return $blocks;
-    }
-
     /** A copy as text in reading order, without the sections that its headings make. */
     public static function paper(string $reviewId, string $fullTextId): Paper
     {
-        return new Paper(array_map(
-            fn (array $one): Block => new Block(
-                BlockKind::from($one['kind']),
-                $one['text'],
-                $one['page'],
-                section: SectionKind::Other,
-                cells: $one['cells'] ?? [],
-            ),
-            self::blocks($reviewId, $fullTextId),
-        ));
+        $blocks = [];
+        foreach (self::rows($reviewId, $fullTextId)->pluck('blocks', 'number') as $number => $json) {
+            foreach (json_decode($json, true, 8, JSON_THROW_ON_ERROR) as $one) {
+                $blocks[] = new Block(
+                    BlockKind::from($one['kind']),
+                    $one['text'],
+                    (int) $number,
+                    section: SectionKind::Other,
+                    cells: $one['cells'] ?? [],
+                );
+            }
+        }
+
+        return new Paper($blocks);
     }
 
     public static function areRead(string $reviewId, string $fullTextId): bool

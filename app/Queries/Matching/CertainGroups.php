@@ -12,7 +12,6 @@ use Illuminate\Support\Facades\Cache;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Matching\Clusters;
 use WaryHeron\Core\Matching\Comparator;
-use WaryHeron\Core\Matching\Fingerprint;
 use WaryHeron\Core\Matching\Fingerprints;
 use WaryHeron\Core\Matching\MatchVerdict;
 
@@ -56,9 +55,9 @@ final class CertainGroups
         if ($pairs->isEmpty()) {
             return [];
         }
-        [$prints, $of] = self::prints($matching, $pairs->pluck('of_a')->merge($pairs->pluck('of_b'))->unique());
-        $places = array_flip(array_map(fn (Fingerprint $print): string => $print->key, $prints));
-        $clusters = self::clusters($matching, $prints, $of, $places);
+        $records = self::prints($matching, $pairs->pluck('of_a')->merge($pairs->pluck('of_b'))->unique());
+        $places = $records->places();
+        $clusters = self::clusters($matching, $records, $places);
         $weakest = [];
         foreach ($pairs as $pair) {
             if ($clusters->join($places[$pair->record_a], $places[$pair->record_b])) {
@@ -66,14 +65,11 @@ final class CertainGroups
             }
         }
 
-        return self::groups($clusters, $prints, $of, $weakest);
+        return self::groups($clusters, $records, $weakest);
     }
 
-    /**
-     * @param  Collection<int, mixed>  $publications
-     * @return array{list<Fingerprint>, list<string>} of their records, and the publication of each
-     */
-    private static function prints(Matching $matching, Collection $publications): array
+    /** @param  Collection<int, mixed>  $publications  of whose records */
+    private static function prints(Matching $matching, Collection $publications): RecordPrints
     {
         $fingerprints = new Fingerprints();
         $prints = $of = [];
@@ -89,17 +85,15 @@ final class CertainGroups
             }
         }
 
-        return [$prints, $of];
+        return new RecordPrints($prints, $of);
     }
 
     /**
      * The records of each publication together, and nothing joined yet.
      *
-     * @param  list<Fingerprint>  $prints
-     * @param  list<string>  $of
      * @param  array<string, int>  $places
      */
-    private static function clusters(Matching $matching, array $prints, array $of, array $places): Clusters
+    private static function clusters(Matching $matching, RecordPrints $records, array $places): Clusters
     {
         $ruled = [];
         foreach (MatchInput::ruledDifferent($matching->review_id) as [$a, $b]) {
@@ -107,13 +101,13 @@ final class CertainGroups
                 $ruled[$places[$a]][$places[$b]] = $ruled[$places[$b]][$places[$a]] = true;
             }
         }
-        $comparator = new Comparator();
+        [$comparator, $prints] = [new Comparator(), $records->prints];
         $clusters = new Clusters(
             fn (int $a, int $b): bool => isset($ruled[$a][$b]) ||
                 $comparator->compare($prints[$a], $prints[$b])->contradicts(),
         );
         $first = [];
-        foreach ($of as $at => $publication) {
+        foreach ($records->of as $at => $publication) {
             $first[$publication] ??= $at;
             $clusters->join($first[$publication], $at, true);
         }
@@ -122,18 +116,16 @@ final class CertainGroups
     }
 
     /**
-     * @param  list<Fingerprint>  $prints
-     * @param  list<string>  $of
      * @param  array<string, float>  $weakest  bits of the weakest bond, by its first record
      * @return list<CertainGroup>
      */
-    private static function groups(Clusters $clusters, array $prints, array $of, array $weakest): array
+    private static function groups(Clusters $clusters, RecordPrints $of, array $weakest): array
     {
         $groups = [];
         foreach ($clusters->groups() as $members) {
-            $publications = array_values(array_unique(array_map(fn (int $at): string => $of[$at], $members)));
+            $publications = array_values(array_unique(array_map(fn (int $at): string => $of->of[$at], $members)));
             if (count($publications) > 1) {
-                $records = array_map(fn (int $at): string => $prints[$at]->key, $members);
+                $records = array_map(fn (int $at): string => $of->prints[$at]->key, $members);
                 $scores = array_intersect_key($weakest, array_flip($records));
                 $score = $scores === [] ? 0.0 : min($scores);
                 $groups[] = new CertainGroup($publications, $records, $score);

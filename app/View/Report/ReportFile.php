@@ -94,14 +94,10 @@ final class ReportFile implements Resolver
     /** The whole file, which asks for nothing from anywhere. */
     public function html(): string
     {
-        return view('report.file', [...$this->parts(), 'isPage' => $this->for === self::PAGE])->render();
+        return view('report.file', [...get_object_vars($this->parts()), 'isPage' => $this->for === self::PAGE])->render();
     }
 
-    /**
-     * @return array{title: string, body: string, references: string, claims: array<int, ClaimStanding>} HTML but for the
-     *     title, and what the claims rest on, by their numbers
-     */
-    public function parts(): array
+    public function parts(): ReportParts
     {
         $body = (new HtmlWriter($this))->write($this->document);
         $claims = [];
@@ -109,12 +105,7 @@ final class ReportFile implements Resolver
             $claims[$n] = $this->claims[$id] ?? new ClaimStanding((string) $id, false, []);
         }
 
-        return [
-            'title' => $this->title(),
-            'body' => $body,
-            'references' => $this->citations->list,
-            'claims' => $claims,
-        ];
+        return new ReportParts($this->title(), $body, $this->citations->list, $claims);
     }
 
     public function block(Node $block): string

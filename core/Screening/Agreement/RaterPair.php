@@ -11,7 +11,7 @@ final readonly class RaterPair
     {
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, int|float|list<string>|array<string, ?float>|null> */
     public function toArray(): array
     {
         return ['raters' => [$this->first, $this->second], ...$this->of->toArray()];

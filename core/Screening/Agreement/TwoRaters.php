@@ -67,7 +67,7 @@ final readonly class TwoRaters
         );
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, int|float|array<string, ?float>|null> */
     public function toArray(): array
     {
         return [

@@ -127,7 +127,7 @@ final readonly class EvidenceMap
             array_sum($this->columnTotals) === $this->studies;
     }
 
-    /** @return ?array<string, mixed> χ² and Fisher’s p as Crosstab gives them; null where they mean nothing */
+    /** @return ?array<string, int|float|object|null> χ² and Fisher’s p as Crosstab gives them; null where they mean nothing */
     public function tests(): ?array
     {
         if (! $this->isPartition()) {

@@ -43,7 +43,7 @@ final readonly class Crosstab
         return new self($counts, 0);
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, int|float|object|null> */
     public function toArray(): array
     {
         $rows = array_map(fn (array $row): float => (float) array_sum($row), $this->counts);

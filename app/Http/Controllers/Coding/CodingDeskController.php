@@ -30,6 +30,8 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Gate;
 use stdClass;
 use WaryHeron\Core\Coding\InvalidAnswer;
+use WaryHeron\Core\FullText\Reading\Block;
+use WaryHeron\Core\FullText\Reading\BlockKind;
 use WaryHeron\Core\FullText\Selector\Selector;
 use WaryHeron\Core\Text\StructuredAbstract;
 
@@ -129,12 +131,17 @@ final class CodingDeskController extends Controller
     /** What a copy says, in reading order; where its pages have not been read yet, they are read now. */
     public function paper(Review $review, FullText $fullText): JsonResponse
     {
-        $blocks = PaperPages::blocks($review->id, $fullText->id);
+        $blocks = PaperPages::paper($review->id, $fullText->id)->blocks;
         if ($blocks === [] && ! PaperPages::areRead($review->id, $fullText->id)) {
             ReadPages::dispatch($fullText->id);
         }
 
-        return response()->json(['blocks' => $blocks]);
+        return response()->json(['blocks' => array_map(fn (Block $one): object => (object) [
+            'kind' => $one->kind,
+            'text' => $one->text,
+            ...$one->kind === BlockKind::Row ? ['cells' => $one->cells] : [],
+            'page' => $one->page,
+        ], $blocks)]);
     }
 
     public function find(Request $request, Review $review, FullText $fullText): JsonResponse

@@ -91,7 +91,7 @@ final class DeliveryController extends Controller
         );
     }
 
-    /** @return array{text: string, url: string, link: string} */
+    /** @return array<string, string> */
     private static function problem(Refused|UnusableFile $problem, string $name, Review $review): array
     {
         $text = "{$name}: {$problem->getMessage()}";

@@ -44,7 +44,7 @@ final class ReadingController extends Controller
             // a version never changes, so that what it reads like does not either
             'parts' => Cache::rememberForever(
                 "reading with keys {$version->id}",
-                fn (): array => ReportFile::ofVersion($link->review, $version)->parts(),
+                fn (): array => get_object_vars(ReportFile::ofVersion($link->review, $version)->parts()),
             ),
         ]);
     }

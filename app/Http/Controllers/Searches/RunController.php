@@ -70,7 +70,7 @@ final class RunController extends Controller
         return redirect()->route('strategies.runs', [$review, $strategy])->with('problems', $problems);
     }
 
-    /** @return array{text: string, url: string, link: string} */
+    /** @return array<string, string> */
     private static function problem(SourceFailed|Refused $failure, Review $review, Strategy $strategy): array
     {
         return [

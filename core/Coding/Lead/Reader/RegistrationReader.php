@@ -10,6 +10,7 @@ use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadReader;
 use WaryHeron\Core\Coding\Lead\Passages;
 use WaryHeron\Core\Coding\Lead\Traps;
+use WaryHeron\Core\Text\PlacedWord;
 
 /** The identifier in a register of trials or plans; those of ethics committees and grants are none. */
 final class RegistrationReader implements LeadReader
@@ -36,9 +37,11 @@ final class RegistrationReader implements LeadReader
             }
             $isThere = preg_match('/regist/iu', $passage->heading) === 1;
             preg_match_all(self::NUMBER, $passage->text, $found, PREG_OFFSET_CAPTURE);
-            foreach ([...$found[1], ...self::besideRegister($passage->text)] as [$number, $at]) {
+            $numbers = array_map(fn (array $one): PlacedWord => self::placed($one[0], $one[1]), $found[1]);
+            foreach ([...$numbers, ...self::besideRegister($passage->text)] as $placed) {
+                $at = $placed->start;
                 // the register's name before its number is none of it
-                $number = (string) preg_replace('/^\p{Lu}{3,} (?='.self::REGISTERS.')/u', '', $number);
+                $number = (string) preg_replace('/^\p{Lu}{3,} (?='.self::REGISTERS.')/u', '', $placed->word);
                 $around = substr($passage->text, max(0, $at - 70), 70 + strlen($number) + 30);
                 $says = preg_match('/'.self::REGISTERED.'/iu', $around) === 1;
                 $isKnown = preg_match('/^'.self::REGISTERS.'/u', $number) === 1;
@@ -62,12 +65,17 @@ final class RegistrationReader implements LeadReader
         return $leads;
     }
 
-    /** @return list<array{string, int}> “ISRCTN (number 12345678)” as one, with its place in bytes */
+    /** @return list<PlacedWord> “ISRCTN (number 12345678)” as one, with its place in bytes */
     private static function besideRegister(string $text): array
     {
         $apart = '/(?<!\p{L})('.self::REGISTERS.')\W{1,3}(?:registration )?(?:number|no\.?|identifier|ID)\W{1,3}(\d{5,})/u';
         preg_match_all($apart, $text, $found, PREG_OFFSET_CAPTURE | PREG_SET_ORDER);
 
-        return array_map(fn (array $one): array => [$one[1][0].$one[2][0], $one[1][1]], $found);
+        return array_map(fn (array $one): PlacedWord => self::placed($one[1][0].$one[2][0], $one[1][1]), $found);
+    }
+
+    private static function placed(string $number, int $at): PlacedWord
+    {
+        return new PlacedWord($number, $at, $at + strlen($number));
     }
 }
