@@ -6,6 +6,7 @@ namespace App\Jobs\Deliveries;
 
 use App\Actions\Deliveries\TakeReferences;
 use App\Actions\Shared\Refused;
+use App\Models\Delivery;
 use App\Models\FullText;
 use App\Models\Task;
 use App\Tasks\DiedTwice;
@@ -16,6 +17,7 @@ use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
+use Illuminate\Support\Facades\DB;
 
 /**
  * Takes the lists of references of papers, one after the other, some seconds at a time. Killed at any moment, it goes on
@@ -55,28 +57,36 @@ final class ReadReferenceLists implements OfTask, ShouldQueue
         $deadline = microtime(true) + self::SECONDS;
         [$taken, $lacking] = [$this->taken, $this->lacking];
         foreach ($this->copies as $i => $id) {
-            try {
-                $task = TaskRun::begin($this->taskId, "paper {$id}");
-            } catch (DiedTwice) {
-                // the paper on which it died is passed over
-                self::dispatch($this->taskId, array_slice($this->copies, $i + 1), $taken, [...$lacking, self::called($id)]);
-                TaskRun::layDown($this->taskId);
-
-                return;
-            }
-            if ($task === null) {
-                return;
-            }
             if ($i > 0 && microtime(true) > $deadline) {
-                TaskRun::layDown($this->taskId);
                 self::dispatch($this->taskId, array_slice($this->copies, $i), $taken, $lacking);
 
                 return;
             }
-            $this->isTaken($take, $task, $id) ? $taken++ : $lacking[] = self::called($id);
-            $task->update(['done' => $task->done + 1]);
+            try {
+                $task = TaskRun::begin($this->taskId, "paper {$id}");
+                if ($task === null) {
+                    $this->cancelled($taken, $lacking);
+
+                    return;
+                }
+                $isTaken = $this->isTaken($take, $task, $id);
+            } catch (DiedTwice) {
+                $isTaken = false; // what kills whoever reads it is passed over, like what has no list
+            }
+            $isTaken ? $taken++ : $lacking[] = self::called($id);
+            $left = count($this->copies) - $i - 1;
+            Task::query()->whereKey($this->taskId)->update(['done' => DB::raw("total - {$left}")]);
+            TaskRun::layDown($this->taskId);
         }
         TaskRun::end($this->taskId, TaskState::Done, self::outcome($taken, $lacking));
+    }
+
+    /** @param  list<string>  $lacking */
+    private function cancelled(int $taken, array $lacking): void
+    {
+        if (Task::query()->whereKey($this->taskId)->whereIn('state', TaskState::underWay())->exists()) {
+            TaskRun::end($this->taskId, TaskState::Cancelled, 'Cancelled. '.self::outcome($taken, $lacking));
+        }
     }
 
     public function failed(): void
@@ -87,6 +97,16 @@ final class ReadReferenceLists implements OfTask, ShouldQueue
     private function isTaken(TakeReferences $take, Task $task, string $id): bool
     {
         $copy = FullText::query()->where('review_id', $task->review_id)->whereNull('taken_out_at')->find($id);
+        // by this very work, which was killed before it could say so
+        $wasTaken = Delivery::query()
+            ->where('review_id', $task->review_id)
+            ->where('full_text_id', $id)
+            ->whereNull('withdrawn_at')
+            ->where('created_at', '>=', $task->created_at)
+            ->exists();
+        if ($wasTaken) {
+            return true;
+        }
         try {
             $copy === null ? throw new Refused('It is not here any more.') : $take->execute($task->user, $copy);
 

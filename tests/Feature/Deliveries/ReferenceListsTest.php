@@ -5,10 +5,12 @@ namespace Tests\Feature\Deliveries;
 use App\Actions\Deliveries\TakeReferences;
 use App\Actions\Deliveries\WithdrawDelivery;
 use App\Actions\Shared\Refused;
+use App\Jobs\Deliveries\ReadReferenceLists;
 use App\Models\Delivery;
 use App\Models\FullText;
 use App\Models\Task;
 use App\Queries\Report\FlowQuery;
+use App\Tasks\TaskState;
 use Illuminate\Support\Facades\Queue;
 use Tests\Feature\Archive\AtArchive;
 use Tests\Feature\Coding\AtTheDesk;
@@ -115,6 +117,36 @@ it('counts lists of several reports as one source in the flow', function () {
     }
     $source = FlowQuery::sources($world->review)->where('source_name', TakeReferences::SOURCE)->sole();
     expect([$source->kept, $source->deliveries, $source->id])->toBe([2, 2, null]);
+});
+
+it('passes over a paper on which it died twice, and stops where it is told to', function () {
+    $world = citing('References', ...CITED);
+    $second = AtTheDesk::copyOf($world, 'Bed lamps', 'References', '1. Sand U. What else was said. Alert. 2011;2:1-9.');
+    $copies = FullText::query()->orderBy('id')->pluck('id')->all();
+    $lists = fn (): int => Delivery::query()->whereNotNull('full_text_id')->count();
+    $task = function () use ($world, $copies): Task {
+        Queue::fake();
+
+        return app(TakeReferences::class)->later($world->people['lead'], $world->review, $copies);
+    };
+    $died = $task();
+    $died->update(['in_hand' => "paper {$copies[0]}", 'deaths' => 1]);
+    (new ReadReferenceLists($died->id, $copies))->handle(app(TakeReferences::class));
+    expect($died->refresh()->message)->toStartWith('Lists delivered: 1. Nothing new was found in ')
+        ->and([$died->done, $died->deaths, $died->in_hand])->toBe([2, 0, null])
+        ->and(Delivery::query()->whereNotNull('full_text_id')->sole()->full_text_id)->toBe($second->id);
+    // killed before it could say what it had done, it says so when it goes on
+    $again = $task();
+    $again->update(['created_at' => Delivery::query()->whereNotNull('full_text_id')->sole()->created_at]);
+    (new ReadReferenceLists($again->id, [$second->id]))->handle(app(TakeReferences::class));
+    expect($again->refresh()->message)->toBe('Lists delivered: 1.')->and($lists())->toBe(1);
+
+    $stopped = $task();
+    $stopped->update(['cancel_requested_at' => now()]);
+    (new ReadReferenceLists($stopped->id, $copies))->handle(app(TakeReferences::class));
+    expect($stopped->refresh()->state)->toBe(TaskState::Cancelled)
+        ->and($stopped->message)->toBe('Cancelled. Lists delivered: 0.')
+        ->and($lists())->toBe(1);
 });
 
 it('is brought back with the paper it was taken from, after its review was deleted for good', function () {

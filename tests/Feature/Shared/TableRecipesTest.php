@@ -3,6 +3,7 @@
 namespace Tests\Feature\Shared;
 
 use App\Actions\Coding\ChangeCodebook;
+use App\Actions\Shared\RecipeColumn;
 use App\Actions\Shared\RecipeColumns;
 use App\Models\CodebookItem;
 use App\Models\ExportRecipe;
@@ -54,10 +55,10 @@ it('takes the coding table by a recipe: its columns, under its names, and the ne
 it('reads the columns of a recipe, also of fields that hold the sign, and says which line is none', function () {
     $read = fn (string $told): RecipeColumns => RecipeColumns::read($told, ['id', 'year', 'p = value', 'p'], 'id');
 
-    expect($read("p = value = P\nyear | text\nid = Key")->columns)->toBe([
-        ['field' => 'id', 'heading' => 'Key', 'kind' => ''],
-        ['field' => 'p = value', 'heading' => 'P', 'kind' => ''],
-        ['field' => 'year', 'heading' => 'year', 'kind' => 'text'],
+    expect($read("p = value = P\nyear | text\nid = Key")->columns)->toEqual([
+        new RecipeColumn('id', 'Key'),
+        new RecipeColumn('p = value', 'P'),
+        new RecipeColumn('year', 'year', 'text'),
     ])
         ->and($read("year\nshoe = Size")->problem)->toStartWith('Line 2: “shoe” is no field.')
         ->and(array_column($read('')->columns, 'field'))->toBe([]);
