@@ -10,14 +10,13 @@ namespace WaryHeron\Core\FullText\Reading;
  */
 final class ReferenceSection
 {
+    /** What stands above a list, and nothing beside it: “Literature review” stands above something else. */
+    private const HEADING = '/^\W*(?:\d[\d.]*\s+)?(?:list of |selected |cited )?(?:references?(?: list| cited| and notes)?'
+        .'|bibliography|literature(?: cited)?|works cited|literatur(?:verzeichnis)?|r[ée]f[ée]rences(?: bibliographiques)?'
+        .'|bibliographie|refer[eê]ncias(?: bibliogr[áa]ficas)?|bibliograf[ií]a)\W*$/iu';
+
     /** Words of a heading at most. */
-    private const HEADING = 6;
-
-    /** So many heights further to the right, a line is set in. */
-    private const SET_IN = 0.5;
-
-    /** So many heights more than between other lines, two lines stand apart. */
-    private const APART = 0.35;
+    private const SHORT = 6;
 
     /** A number by itself. */
     private const MARK = '/^[\[(]?\d{1,4}[\])]?\.?$/';
@@ -25,14 +24,8 @@ final class ReferenceSection
     /** Lines by which it is told how large its letters are. */
     private const LETTERS = 30;
 
-    /** Columns before and after one that are looked at. */
-    private const BESIDE = 8;
-
     /** So many of the lines are numbered one by one, where the lines of a manuscript are. */
     private const MOST_OF = 0.8;
-
-    /** Lines of a column among which one will begin a reference. */
-    private const TELLING = 5;
 
     /** What stands behind a list and is none of it, where it is not told by larger letters. */
     private const AFTER = '/^(?:appendi(?:x|ces)\b.*|suppl\w+(?: \w+)?|figure legends?|tables?|figures?|abbreviations'
@@ -57,7 +50,7 @@ final class ReferenceSection
             $longest = count($section) > count($longest) ? $section : $longest;
         }
 
-        return $longest === [] ? null : self::written(self::unnumbered(self::marked($longest, $lines)));
+        return $longest === [] ? null : SetLines::text(self::unnumbered(self::marked($longest, $lines)));
     }
 
     /**
@@ -136,7 +129,7 @@ final class ReferenceSection
 
     private static function isHeading(Line $line): bool
     {
-        return count($line->words) <= self::HEADING && SectionKind::of($line->text()) === SectionKind::References;
+        return count($line->words) <= self::SHORT && preg_match(self::HEADING, $line->text()) === 1;
     }
 
     /**
@@ -157,7 +150,7 @@ final class ReferenceSection
     private static function ends(Line $line, array $before): bool
     {
         $text = trim($line->text());
-        if (count($line->words) > self::HEADING || preg_match('/[.,;:\d]$/u', $text) === 1) {
+        if (count($line->words) > self::SHORT || preg_match('/[.,;:\d]$/u', $text) === 1) {
             return false;
         }
         $sizes = array_map(fn (Line $one): float => $one->size(), array_slice($before, 0, self::LETTERS));
@@ -165,81 +158,6 @@ final class ReferenceSection
 
         return self::isHeading($line) || preg_match(self::AFTER, $text) === 1 ||
             ($isLarger && preg_match('/^(?:\d[\d.]*\s+)?\p{Lu}/u', $text) === 1 && SectionKind::of($text) !== null);
-    }
-
-    /** @param  non-empty-list<Line>  $lines */
-    private static function written(array $lines): string
-    {
-        $columns = self::columns($lines);
-        $usual = self::usualGap($columns);
-        $lefts = array_map(self::least(...), $columns);
-        $text = '';
-        foreach ($columns as $at => $column) {
-            $left = count($column) < self::TELLING ? self::leftBeside($lefts, $at, 4 * $column[0]->size()) : $lefts[$at];
-            foreach ($column as $i => $line) {
-                $gap = $i === 0 ? 0.0 : $line->top - $column[$i - 1]->bottom;
-                $isApart = $i > 0 && $gap > $usual + self::APART * $line->size();
-                $isSetIn = $line->left > $left + self::SET_IN * $line->size();
-                $text .= ($isApart ? "\n" : '').($isSetIn ? '   ' : '').trim($line->text())."\n";
-            }
-        }
-
-        return $text;
-    }
-
-    /**
-     * @param  non-empty-list<Line>  $lines
-     * @return non-empty-list<non-empty-list<Line>> runs that go down a page
-     */
-    private static function columns(array $lines): array
-    {
-        $columns = [[$lines[0]]];
-        foreach (array_slice($lines, 1) as $line) {
-            $column = end($columns);
-            $last = end($column);
-            if ($line->page === $last->page && $line->top >= $last->top && $line->left < $last->right) {
-                $columns[array_key_last($columns)][] = $line;
-            } else {
-                $columns[] = [$line];
-            }
-        }
-
-        return $columns;
-    }
-
-    /**
-     * Where the first lines of references begin in a column that may begin and end in the middle of one: as in columns
-     * beside it, or at the same place of other pages.
-     *
-     * @param  non-empty-list<float>  $lefts  of all columns
-     */
-    private static function leftBeside(array $lefts, int $at, float $within): float
-    {
-        $some = array_slice($lefts, max(0, $at - self::BESIDE), 2 * self::BESIDE + 1);
-        $near = array_filter($some, fn (float $left): bool => abs($left - $lefts[$at]) < $within);
-
-        return min([$lefts[$at], ...$near]);
-    }
-
-    /** @param  non-empty-list<Line>  $column */
-    private static function least(array $column): float
-    {
-        return min(array_map(fn (Line $line): float => $line->left, $column));
-    }
-
-    /** @param  non-empty-list<non-empty-list<Line>>  $columns */
-    private static function usualGap(array $columns): float
-    {
-        $gaps = [];
-        foreach ($columns as $column) {
-            for ($i = 1; $i < count($column); $i++) {
-                $gaps[] = $column[$i]->top - $column[$i - 1]->bottom;
-            }
-        }
-        sort($gaps);
-
-        // within references there are more lines than between them, and the smaller gaps
-        return $gaps[intdiv(count($gaps), 4)] ?? 0.0;
     }
 
     /** @param  non-empty-list<float>  $values */

@@ -78,6 +78,10 @@ it('finds the list and keeps its lines', function (array $lines, string $expecte
         [[50, 150, 'References'], [50, 170, '1. Kolbe A. Lamps.'], [50, 182, '2. Lund R. On'], [50, 194, 'Results'], [50, 206, 'again.']],
         "1. Kolbe A. Lamps.\n2. Lund R. On\nResults\nagain.\n",
     ],
+    'in another language, with a number' => [
+        [[50, 150, '7. Références bibliographiques'], [50, 170, '1. Kolbe A. Lamps.']],
+        "1. Kolbe A. Lamps.\n",
+    ],
     'numbered lines of a manuscript' => [
         [
             [30, 150, '211 References'],
@@ -105,6 +109,8 @@ it('finds none where no heading tells of one', function (array ...$lines) {
     expect(ReferenceSection::of([setOnPage(1, ...$lines)]))->toBeNull();
 })->with([
     'no heading' => [[50, 100, '1. Kolbe A. Lamps. Alert. 2014;2:1-9.']],
+    'a review of what is known' => [[50, 100, 'Literature review'], [50, 112, 'Kolbe A. Lamps. Alert. 2014;2:1-9.']],
+    'a row of contents' => [[50, 100, 'References 34'], [50, 112, 'Appendix 40']],
     'a sentence' => [[50, 100, 'References to lamps are found in many other papers.'], [50, 112, 'Lamps are.']],
     'nothing behind it' => [[50, 100, 'Lamps are.'], [50, 112, 'References']],
 ]);
