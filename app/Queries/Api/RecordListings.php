@@ -33,6 +33,7 @@ final class RecordListings
             'searched_on' => Field::day('when the search was made')->orNone(),
             'file_name' => Field::text('of a file')->orNone(),
             'query_sent' => Field::text('of a fetch')->orNone(),
+            'full_text_id' => Field::id('the copy whose list of references it is')->orNone(),
             'kept' => Field::whole('records that were read'),
             'rejected' => Field::whole('that could not be'),
             'already_here' => Field::whole('of publications that were here'),
