@@ -263,7 +263,6 @@ it('carries a review from its question to a coded table, with two people', funct
         ->press('reference lists of included reports')
         ->sees('no full text that could be read')
         ->press('Take the lists that are ticked')
-        ->sees('The lists are being read')
         ->until(
             fn (): bool => Server::rows(
                 "SELECT count(*) AS n FROM deliveries WHERE source_kind = 'citation' AND kept = 1 AND state = 'done'",
