@@ -56,10 +56,7 @@ final readonly class Table
         $this->database->exec(
             "DROP TABLE IF EXISTS {$table}_text; CREATE TABLE {$table}_text (number integer PRIMARY KEY, body jsonb COMPRESSION lz4 NOT NULL)",
         );
-        $sets = "{$this->service->key()}.sets";
-        $this->database->exec(
-            "DROP TABLE IF EXISTS {$sets}; CREATE UNLOGGED TABLE {$sets} (".ResultSets::columns()."); CREATE INDEX ON {$sets} (made)",
-        );
+        $this->database->exec(ResultSets::made($this->service));
         $rows = $texts = [];
         $position = 0;
         foreach ($this->service->holdings($alder) as $study) {
@@ -101,7 +98,7 @@ final readonly class Table
     /** How many records there are; 0 where none were made yet, or in the shape of an earlier version. */
     public function size(): int
     {
-        $isCurrent = $this->value("SELECT to_regclass('{$this->service->key()}.sets')");
+        $isCurrent = $this->value("SELECT to_regclass('".ResultSets::table($this->service)."')");
 
         return $isCurrent !== null ? (int) $this->value("SELECT count(*) FROM {$this->service->table()}") : 0;
     }

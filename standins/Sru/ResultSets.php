@@ -16,7 +16,7 @@ use WaryHeron\Standins\Service;
  * What parts of queries find, kept while the holdings stay as they are: a part that stands in many lines of a strategy
  * is searched once, and what is combined of such parts is combined as sets.
  */
-final class ResultSets
+final readonly class ResultSets
 {
     /** Parts of a query that are searched apart; one of more is searched as a whole. */
     private const MOST_PARTS = 100;
@@ -24,17 +24,27 @@ final class ResultSets
     /** Sets that are kept, the newest. */
     private const KEPT = 1000;
 
-    private readonly PostgresPrinter $printer;
+    private PostgresPrinter $printer;
 
-    public function __construct(private readonly PDO $database, private readonly Service $service)
+    public function __construct(private PDO $database, private Service $service)
     {
         $this->printer = new PostgresPrinter($service->layout());
     }
 
-    /** Of the table that they are kept in, which is made anew with the records. */
-    public static function columns(): string
+    /** Where they are kept. */
+    public static function table(Service $service): string
     {
-        return 'part bytea PRIMARY KEY, bits bytea COMPRESSION lz4 NOT NULL, made timestamptz NOT NULL DEFAULT clock_timestamp()';
+        return "{$service->key()}.sets";
+    }
+
+    /** SQL that makes the table anew, as with the records. */
+    public static function made(Service $service): string
+    {
+        $table = self::table($service);
+
+        return "DROP TABLE IF EXISTS {$table}; CREATE UNLOGGED TABLE {$table} (part bytea PRIMARY KEY, "
+            .'bits bytea COMPRESSION lz4 NOT NULL, made timestamptz NOT NULL DEFAULT clock_timestamp()); '
+            ."CREATE INDEX ON {$table} (made)";
     }
 
     /**
@@ -120,7 +130,7 @@ final class ResultSets
         $parts = implode(', ', array_map(fn (string $key): string => "'\\x{$key}'", $keys));
         // what is written out spares the server a second message
         $rows = $this->database->query(
-            "SELECT encode(part, 'hex'), bits FROM {$this->service->key()}.sets WHERE part IN ({$parts})",
+            "SELECT encode(part, 'hex'), bits FROM ".self::table($this->service)." WHERE part IN ({$parts})",
         );
         $sets = [];
         foreach ($rows === false ? [] : $rows->fetchAll(PDO::FETCH_NUM) as [$key, $bits]) {
@@ -132,7 +142,7 @@ final class ResultSets
 
     private function keep(string $key, FoundSet $set): void
     {
-        $table = "{$this->service->key()}.sets";
+        $table = self::table($this->service);
         $bits = bin2hex($set->bits);
         $oldest = "SELECT made FROM {$table} ORDER BY made DESC OFFSET ".self::KEPT.' LIMIT 1';
         $this->database->exec(

@@ -136,13 +136,19 @@ final readonly class SruServer
             [$query, $order] = $this->parsed((string) $parameters['query'], $parameters['queryType'] ?? 'cql');
             $this->setUp();
             $isWrong = Fault::strikes($this->database, $this->service->key(), 'totals');
-            $where = fn (): SqlCondition => $this->where($query, $isWrong);
-            $total = ($most === 0 && ! $isWrong ? $this->bySets($query) : null) ?? $this->inTable($where());
+            $total = $most === 0 && ! $isWrong ? $this->bySets($query) : null;
+            $where = null;
+            if ($total === null) {
+                $where = $this->where($query, $isWrong);
+                $total = $this->inTable($where);
+            }
             if ($total > 0 && $start > $total) {
                 return $reply->diagnostic(61, (string) $start, 'First record position out of range', $total);
             }
             $order = isset($parameters['sortKeys']) ? (string) $this->sortKey($parameters['sortKeys']) : $order;
-            $rows = $most > 0 && $total > 0 ? $this->page($where(), $this->order($query, $order), (int) $start, $most) : [];
+            $rows = $where !== null && $most > 0 && $total > 0
+                ? $this->page($where, $this->order($query, $order), (int) $start, $most)
+                : [];
 
             return $reply->records($total, (int) $start, $rows);
         } catch (CqlProblem $problem) {

@@ -57,7 +57,10 @@ final readonly class ProposeAnswers
                 $rows[$key] = $isBetter ? $row->foundIn($where) : $rows[$key];
             }
         }
-        $kept = array_map(fn (string $key): array => [...$open[$key]->values(), ...$rows[$key]->columns()], array_keys($rows));
+        $kept = array_map(
+            fn (string $key): array => [...$open[$key]->values(), ...$rows[$key]->columns()],
+            array_keys($rows),
+        );
         if ($open !== []) {
             $this->keep($review, $publication, $kept, $only);
         }

@@ -72,18 +72,8 @@ final readonly class StartDelivery
             'reading' => $reading ?? [],
         ];
         $isLookedAt = in_array($format, ['csv', 'xlsx'], true) && $reading === null;
-        try {
-            return DB::transaction(fn (): Delivery => $this->start(
-                $by,
-                $review,
-                $values,
-                "Reading {$fileName}",
-                $isLookedAt ? 'looking' : 'queued',
-            ));
-        } catch (UniqueConstraintViolationException) {
-            $this->refuseTwice($review, $hash);
-            throw new \LogicException('The file was neither new nor known.');
-        }
+
+        return $this->once($by, $review, $values, "Reading {$fileName}", $isLookedAt ? 'looking' : 'queued');
     }
 
     /**
@@ -99,7 +89,7 @@ final readonly class StartDelivery
         Store::refuseBeyond($copy->review, strlen($list), $name);
         Storage::put("deliveries/{$hash}", $list);
 
-        return DB::transaction(fn (): Delivery => $this->start($by, $copy->review, [
+        return $this->once($by, $copy->review, [
             'kind' => 'file',
             'source_name' => $source,
             'source_kind' => SourceKind::Citation->value,
@@ -110,7 +100,22 @@ final readonly class StartDelivery
             'file_size' => strlen($list),
             'format' => 'printed',
             'full_text_id' => $copy->id,
-        ], "Reading {$name}"));
+        ], "Reading {$name}");
+    }
+
+    /**
+     * Starts the delivery of a file that was not delivered before, also where two deliver it in the same moment.
+     *
+     * @param  array<string, mixed>  $values
+     */
+    private function once(User $by, Review $review, array $values, string $title, string $state = 'queued'): Delivery
+    {
+        try {
+            return DB::transaction(fn (): Delivery => $this->start($by, $review, $values, $title, $state));
+        } catch (UniqueConstraintViolationException) {
+            $this->refuseTwice($review, $values['file_hash']);
+            throw new \LogicException('The file was neither new nor known.');
+        }
     }
 
     private static function keep(string $path, string $stored): void

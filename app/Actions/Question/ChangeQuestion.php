@@ -47,7 +47,8 @@ final readonly class ChangeQuestion
         }
         $review->concepts()->where('kind', 'like', Concept::OWN.'%')->delete();
         foreach ($wording->own as $i => $own) {
-            $review->concepts()->create([...get_object_vars($own), 'kind' => Concept::OWN.($i + 1), 'position' => $i + 1]);
+            $place = ['kind' => Concept::OWN.($i + 1), 'position' => $i + 1];
+            $review->concepts()->create([...get_object_vars($own), ...$place]);
         }
     }
 

@@ -91,7 +91,10 @@ final class ReadReferenceLists implements OfTask, ShouldQueue
 
     public function failed(): void
     {
-        TaskRun::fail($this->taskId, 'Stopped by an error of ours. What was delivered is kept; take the rest once more.');
+        TaskRun::fail(
+            $this->taskId,
+            'Stopped by an error of ours. What was delivered is kept; take the rest once more.',
+        );
     }
 
     private function isTaken(TakeReferences $take, Task $task, string $id): bool

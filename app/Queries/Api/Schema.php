@@ -7,7 +7,10 @@ namespace App\Queries\Api;
 /** Of what kind something is that is given out or taken in, as JSON Schema 2020-12 says it. */
 final readonly class Schema implements \JsonSerializable
 {
-    /** @param  array<string, scalar|list<string>|self|list<self>|array<string, self>>  $keywords  in the order in which they are written */
+    /**
+     * @param  array<string, scalar|list<string>|self|list<self>|array<string, self>>  $keywords  in the order in which they
+     *     are written
+     */
     private function __construct(private array $keywords)
     {
     }
@@ -50,7 +53,9 @@ final readonly class Schema implements \JsonSerializable
      */
     public static function object(array $properties, array $required = []): self
     {
-        return new self(['type' => 'object', ...($required === [] ? [] : compact('required')), 'properties' => $properties]);
+        $needed = $required === [] ? [] : ['required' => $required];
+
+        return new self(['type' => 'object', ...$needed, 'properties' => $properties]);
     }
 
     /** @param  array<string, self>  $properties  all of which it has, and no others */

@@ -60,7 +60,9 @@ final readonly class DeliverySheet
             array_keys(self::FIELDS),
         );
 
-        return array_map(intval(...), (array) (clone $records)->selectRaw('count(*) AS n, '.implode(', ', $lacking))->first());
+        $counts = (clone $records)->selectRaw('count(*) AS n, '.implode(', ', $lacking))->first();
+
+        return array_map(intval(...), (array) $counts);
     }
 
     /** Publications among them that somebody has decided on. */

@@ -392,22 +392,24 @@ final readonly class FlowQuery
     }
 
     /**
-     * @return Collection<int, stdClass> records kept and rejected by delivery, those withdrawn left out; lists of
-     *     references together by the name of their source, without an id
+     * @return Collection<int, stdClass> records kept by delivery, those withdrawn left out; lists of references together
+     *     by the name of their source, without an id
      */
     public static function sources(Review $review): Collection
     {
         $alone = 'CASE WHEN full_text_id IS NULL THEN id END';
-        $kept = '(SELECT count(*) FROM records r WHERE r.review_id = deliveries.review_id AND r.delivery_id = deliveries.id AND r.withdrawn_at IS NULL)';
+        $kept = <<<'SQL'
+            (SELECT count(*) FROM records r
+            WHERE r.review_id = deliveries.review_id AND r.delivery_id = deliveries.id AND r.withdrawn_at IS NULL)
+            SQL;
 
         return DB::table('deliveries')
             ->where('review_id', $review->id)
             ->groupByRaw("{$alone}, source_name")
             ->orderByRaw('min(created_at)')
-            ->selectRaw("{$alone} AS id, source_name, max(CASE WHEN full_text_id IS NULL THEN file_name END) AS file_name")
-            ->selectRaw('max(kind) AS kind, max(searched_on) AS searched_on, max(state) AS state, count(*) AS deliveries')
-            ->selectRaw('sum(rejected)::bigint AS rejected, sum(already_here)::bigint AS already_here, sum(new)::bigint AS new')
-            ->selectRaw("sum({$kept})::bigint AS kept")
+            ->selectRaw("{$alone} AS id, source_name")
+            ->selectRaw('max(CASE WHEN full_text_id IS NULL THEN file_name END) AS file_name')
+            ->selectRaw("max(searched_on) AS searched_on, count(*) AS deliveries, sum({$kept})::bigint AS kept")
             ->get();
     }
 

@@ -105,7 +105,8 @@ final class OpenApi implements \JsonSerializable
                 'next' => Schema::textOrNone()->described('the address of the next page'),
             ], ['data', 'next']);
             $filters = self::filters($listing);
-            $paths["/reviews/{review}/{$name}"]['get'] = Operation::read("list-{$name}", $listing->about, $page, ...$filters);
+            $paths["/reviews/{review}/{$name}"]['get'] =
+                Operation::read("list-{$name}", $listing->about, $page, ...$filters);
             $paths["/reviews/{review}/{$name}/{id}"]['get'] =
                 Operation::read("one-of-{$name}", "One of: {$listing->about}", $one, Parameter::path('id'));
         }
@@ -117,7 +118,7 @@ final class OpenApi implements \JsonSerializable
     private static function together(): array
     {
         $map = [Parameter::query('rows', true), Parameter::query('columns', false)];
-        $file = 'The file of a copy; that it was taken is written down';
+        $file = Operation::file('The file of a copy; that it was taken is written down', Parameter::path('fullText'));
 
         return [
             '/reviews/{review}/tables/{table}/rows' => ['get' => Operation::read(
@@ -132,7 +133,7 @@ final class OpenApi implements \JsonSerializable
                 self::map(),
                 ...$map,
             )],
-            '/reviews/{review}/full-texts/{fullText}/file' => ['get' => Operation::file($file, Parameter::path('fullText'))],
+            '/reviews/{review}/full-texts/{fullText}/file' => ['get' => $file],
         ];
     }
 

@@ -22,6 +22,7 @@ final readonly class Operation implements \JsonSerializable
      * @param  list<Parameter>  $parameters  besides the review
      * @param  ?Content  $body  what is sent along
      * @param  ?Content  $answer  null where nothing comes back
+     * @param  bool  $hasEtag  by which it may be asked whether anything has changed
      */
     private function __construct(
         private string $id,
@@ -31,6 +32,7 @@ final readonly class Operation implements \JsonSerializable
         private ?Content $body,
         private string $status,
         private ?Content $answer,
+        private bool $hasEtag = false,
     ) {
     }
 
@@ -39,7 +41,7 @@ final readonly class Operation implements \JsonSerializable
     {
         $content = new Content('As it is now, with an ETag', 'application/json', $answer);
 
-        return new self($id, $summary, TokenAbility::Read, array_values($parameters), null, '200', $content);
+        return new self($id, $summary, TokenAbility::Read, array_values($parameters), null, '200', $content, true);
     }
 
     public static function description(string $summary): self
@@ -98,9 +100,7 @@ final readonly class Operation implements \JsonSerializable
     {
         return (object) array_filter([
             $this->status => $this->answer ?? ['description' => 'Done'],
-            '304' => $this->changes() || $this->needs === null || $this->id === 'file'
-                ? null
-                : ['description' => 'As it was when it had the ETag of If-None-Match'],
+            '304' => $this->hasEtag ? ['description' => 'As it was when it had the ETag of If-None-Match'] : null,
             'default' => $this->needs === null ? null : self::PROBLEM,
         ]);
     }

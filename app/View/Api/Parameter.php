@@ -9,8 +9,13 @@ use App\Queries\Api\Schema;
 /** What is asked for in an address: a part of its path, or behind its question mark. */
 final readonly class Parameter implements \JsonSerializable
 {
-    private function __construct(private string $name, private string $in, private ?bool $isNeeded, private Schema $schema)
-    {
+    /** @param  ?bool  $isNeeded  null where it need not be said, as of filters */
+    private function __construct(
+        private string $name,
+        private string $in,
+        private ?bool $isNeeded,
+        private Schema $schema,
+    ) {
     }
 
     public static function path(string $name): self

@@ -10,7 +10,11 @@ use App\Queries\Report\Claims\ClaimStanding;
 final readonly class ReportParts
 {
     /** @param  array<int, ClaimStanding>  $claims  what each rests on, by its number */
-    public function __construct(public string $title, public string $body, public string $references, public array $claims)
-    {
+    public function __construct(
+        public string $title,
+        public string $body,
+        public string $references,
+        public array $claims,
+    ) {
     }
 }

@@ -137,7 +137,9 @@ final class CitedList
         $at = 0;
         foreach ($block as $number => $line) {
             $ends = $works !== [] && preg_match('~(?:[.)\d]|/\S+)$~u', end($works[$at])) === 1;
-            $isOver = $works !== [] && preg_match(self::OVER, end($works[$at])) === 1 && preg_match(self::GOES_ON, $line) !== 1;
+            $isOver = $works !== [] &&
+                preg_match(self::OVER, end($works[$at])) === 1 &&
+                preg_match(self::GOES_ON, $line) !== 1;
             $begins = $isOver || ($ends && CitedNames::ahead($line)?->areCertain === true);
             $at = $works === [] || $begins ? $number : $at;
             $works[$at][] = $line;

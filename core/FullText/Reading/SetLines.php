@@ -30,7 +30,9 @@ final class SetLines
         $lefts = array_map(self::least(...), $columns);
         $text = '';
         foreach ($columns as $at => $column) {
-            $left = count($column) < self::TELLING ? self::leftBeside($lefts, $at, 4 * $column[0]->size()) : $lefts[$at];
+            $left = count($column) < self::TELLING
+                ? self::leftBeside($lefts, $at, 4 * $column[0]->size())
+                : $lefts[$at];
             foreach ($column as $i => $line) {
                 $gap = $i === 0 ? 0.0 : $line->top - $column[$i - 1]->bottom;
                 $isApart = $i > 0 && $gap > $usual + self::APART * $line->size();

@@ -103,6 +103,8 @@ final readonly class Node implements JsonSerializable
     {
         $of = ['attrs' => $this->attrs, 'content' => $this->content, 'text' => $this->text, 'marks' => $this->marks];
 
-        return (object) ['type' => $this->type, ...array_filter($of, fn (array|string $one): bool => $one !== [] && $one !== '')];
+        $isSaid = fn (array|string $one): bool => $one !== [] && $one !== '';
+
+        return (object) ['type' => $this->type, ...array_filter($of, $isSaid)];
     }
 }

@@ -9,18 +9,16 @@
                     pages and delivered like any other source.</x-empty>
             @else
                 <form method="post" action="{{ route('deliveries.references.take', $review) }}">@csrf
-                    @can('deliver', $review)
-                        @if ($sources->allOpen() !== [])
-                            <p class="sheet-body row"><button class="button button-go" @disabled($isAtWork)>Take the lists that are ticked</button>
-                                @if ($isAtWork)
-                                    <span class="small quiet">Lists are being taken; the line above tells how it goes.</span>
-                                @endif
-                                @error('copies')
-                                    <span class="field-error" role="alert">{{ $message }}</span>
-                                @enderror
-                            </p>
-                        @endif
-                    @endcan
+                    @if ($mayTake && $sources->allOpen() !== [])
+                        <p class="sheet-body row"><button class="button button-go" @disabled($isAtWork)>Take the lists that are ticked</button>
+                            @if ($isAtWork)
+                                <span class="small quiet">Lists are being taken; the line above tells how it goes.</span>
+                            @endif
+                            @error('copies')
+                                <span class="field-error" role="alert">{{ $message }}</span>
+                            @enderror
+                        </p>
+                    @endif
                     <table class="table">
                         <thead>
                             <tr>
@@ -36,7 +34,7 @@
                             @foreach ($sources->reports as $report)
                                 <tr>
                                     <td>
-                                        @if ($sources->open($report) !== null && auth()->user()?->can('deliver', $review))
+                                        @if ($mayTake && $sources->open($report) !== null)
                                             <input type="checkbox" name="copies[]" value="{{ $sources->open($report) }}" checked
                                                 aria-label="Take the list of {{ $report->called() }}">
                                         @endif

@@ -16,8 +16,9 @@
                             @foreach ($sources as $source)
                                 @if ($source->kept > 0)
                                     <li>{{ number_format($source->kept) }} <a
-                                            href="{{ route('library', [$review,
-                                                ...$source->id === null ? ['source' => $source->source_name] : ['delivery' => $source->id]]) }}">{{ $source->source_name }}{{ $source->file_name
+                                            href="{{ route('library', [$review, ...$source->id === null
+                                                ? ['source' => $source->source_name]
+                                                : ['delivery' => $source->id]]) }}">{{ $source->source_name }}{{ $source->file_name
                                                 ? ": {$source->file_name}" : '' }}</a>{{ $source->deliveries > 1 ? ", {$source->deliveries} lists" : '' }}
                                     </li>
                                 @endif

@@ -100,6 +100,9 @@ final class SynthesisApiController extends Controller
      */
     private static function totals(array $names, array $totals): array
     {
-        return array_map(fn (string $name): object => (object) ['name' => $name, 'studies' => $totals[$name] ?? 0], $names);
+        return array_map(
+            fn (string $name): object => (object) ['name' => $name, 'studies' => $totals[$name] ?? 0],
+            $names,
+        );
     }
 }

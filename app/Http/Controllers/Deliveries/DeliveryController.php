@@ -91,7 +91,7 @@ final class DeliveryController extends Controller
         );
     }
 
-    /** @return array<string, string> */
+    /** @return array<string, string> text, and the url and words of a link */
     private static function problem(Refused|UnusableFile $problem, string $name, Review $review): array
     {
         $text = "{$name}: {$problem->getMessage()}";

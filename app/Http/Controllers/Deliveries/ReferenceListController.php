@@ -11,6 +11,7 @@ use App\Queries\Deliveries\ReferenceSources;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 
 /** Citation searching: what the included reports cite, taken from their full texts. */
 final class ReferenceListController extends Controller
@@ -20,6 +21,7 @@ final class ReferenceListController extends Controller
         return view('deliveries.references', [
             'review' => $review,
             'sources' => ReferenceSources::of($review),
+            'mayTake' => Gate::allows('deliver', $review),
             'isAtWork' => $review->isAtWork('references'),
         ]);
     }

@@ -70,7 +70,7 @@ final class RunController extends Controller
         return redirect()->route('strategies.runs', [$review, $strategy])->with('problems', $problems);
     }
 
-    /** @return array<string, string> */
+    /** @return array<string, string> text, and the url and words of a link */
     private static function problem(SourceFailed|Refused $failure, Review $review, Strategy $strategy): array
     {
         return [

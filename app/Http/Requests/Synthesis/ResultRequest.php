@@ -69,7 +69,7 @@ final class ResultRequest extends FormRequest
             'own_comparator' => $text('own2'),
             'form' => $form,
             'design' => StudyDesign::from($this->validated('design')),
-            'given' => array_filter(array_map(fn (?string $one): string => trim((string) $one), $this->given()), fn (string $one): bool => $one !== ''),
+            'given' => $this->given(),
             'note' => $text('note'),
             'withdrawn' => (bool) $this->validated('withdrawn'),
         ];
@@ -96,10 +96,15 @@ final class ResultRequest extends FormRequest
             ?? throw ValidationException::withMessages(['comparison' => 'Say which groups are compared.']);
     }
 
-    /** @return array<string, ?string> by field */
+    /** @return array<string, string> by field, without what is empty */
     private function given(): array
     {
-        return array_intersect_key($this->validated('given') ?? [], $this->fields());
+        $given = array_map(
+            fn (?string $one): string => trim((string) $one),
+            array_intersect_key($this->validated('given') ?? [], $this->fields()),
+        );
+
+        return array_filter($given, fn (string $one): bool => $one !== '');
     }
 
     /** @return array<string, int> the fields that form and design have */

@@ -33,7 +33,8 @@ final readonly class MadeShareOuts
     public static function of(Review $review, Stage $stage, iterable $screeners): self
     {
         $progress = Shares::progress($stage);
-        $left = User::query()->whereKey(array_merge(...array_map(array_keys(...), array_values($progress)) ?: [[]]))->get();
+        $sharing = array_merge(...array_map(array_keys(...), array_values($progress)) ?: [[]]);
+        $left = User::query()->whereKey($sharing)->get();
 
         return new self(
             ShareOut::query()
