@@ -59,7 +59,7 @@ final readonly class Reference
     ) {
     }
 
-    /** Whether anything says which work this is; a key, a type or a number of its own does not. */
+    /** Whether anything names the work; a date, a volume or a note of somebody's does not. */
     public function isIdentified(): bool
     {
         $texts = [
@@ -73,6 +73,17 @@ final readonly class Reference
         ];
 
         return implode('', $texts) !== '' || [...$this->authors, ...$this->editors, ...$this->urls] !== [];
+    }
+
+    /** Whether there is anything by which a person would know the work again; a number alone is nothing without a key. */
+    public function saysAnything(): bool
+    {
+        $texts = [$this->journalShort, $this->publisher, $this->series, $this->issn, SourceField::telling($this->extra)];
+        $numbers = [$this->date, (string) $this->year, $this->volume, $this->issue, $this->firstPage, $this->edition];
+
+        return $this->isIdentified() ||
+            implode('', $texts) !== '' ||
+            ($this->id !== '' && implode('', [...$numbers, $this->place]) !== '');
     }
 
     /** The family name of the first author; empty where there is none. */
@@ -89,13 +100,11 @@ final readonly class Reference
         }
         $people = $this->authors !== [] ? $this->authors : $this->editors;
         $by = ($people[0] ?? null)?->short() ?? '';
-        $told = array_filter([
-            count($people) > 1 ? "{$by} and others" : $by,
-            (string) $this->year,
-            $this->journal,
-            $this->place(),
-            $this->doi,
-        ]);
+        $by = count($people) > 1 ? "{$by} and others" : $by;
+        $place = $this->place();
+        $where = array_filter([$this->journal, $place, $this->doi]);
+        $else = "{$by}{$this->journal}{$this->doi}" === '' ? SourceField::telling($this->extra) ?: $this->id : '';
+        $told = array_filter([$by, (string) $this->year, ...$where, mb_strimwidth($else, 0, 120, '…')]);
 
         return '['.rtrim('Untitled: '.implode(', ', $told), ': ').']';
     }

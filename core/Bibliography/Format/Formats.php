@@ -37,6 +37,9 @@ final class Formats
     /** What is read, and never written. */
     private const READ_ONLY = ['printed' => 'references as papers print them'];
 
+    /** So many signs of control may have strayed into a text. */
+    private const STRAY = 8;
+
     private const BINARY = "/[\x01-\x08\x0E-\x1A\x1C-\x1F]/";
 
     /**
@@ -90,7 +93,9 @@ final class Formats
         }
         // ISO-2022-KR changes between its letters by signs of control
         $signs = str_contains($text, "\x1B\$)C") ? str_replace(["\x0E", "\x0F"], '', $text) : $text;
-        if (str_contains($text, "\0") || preg_match_all(self::BINARY, substr($signs, 0, 4096)) > 8) {
+        $isBinary = preg_match_all(self::BINARY, substr($signs, 0, 4096)) > self::STRAY;
+        $zeros = substr_count($text, "\0");
+        if ($isBinary || $zeros > min(self::STRAY, strlen($text) / 100)) {
             throw UnusableFile::isBinary();
         }
         $text = mb_scrub($text, 'UTF-8');

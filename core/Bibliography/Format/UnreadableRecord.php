@@ -21,13 +21,27 @@ final readonly class UnreadableRecord
     /** The reference itself where anything says which work it is, with a title or without. */
     public static function unlessIdentified(
         Reference $reference,
-        string $remedy = 'Add a title, or leave the record out.',
+        string $remedy,
     ): Reference|self {
         return $reference->isIdentified()
             ? $reference
             : new self(
                 $reference->line,
                 "The record has no title, nor an author, DOI, journal or abstract to tell it by. {$remedy}",
+                $reference->source,
+            );
+    }
+
+    /** The reference itself unless there is nothing in it, as in a heading without a record. */
+    public static function unlessEmpty(
+        Reference $reference,
+        string $remedy = 'Add a title, or leave the record out.',
+    ): Reference|self {
+        return $reference->saysAnything()
+            ? $reference
+            : new self(
+                $reference->line,
+                "The record has no title, nor an author, DOI, journal, publisher or note to tell it by. {$remedy}",
                 $reference->source,
             );
     }

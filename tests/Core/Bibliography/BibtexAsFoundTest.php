@@ -62,6 +62,89 @@ it('reads what is written otherwise than the book says', function (string $text,
     ],
 ]);
 
+it('reads brackets below their type, fields without a value and without an equals sign', function () {
+    $read = bibtex(
+        "@Book\n\n{\n\tkolbe2004 ,\n\ttitle = {Lamps}, unread, seen,\n year {2004}\n}\n@article\n(\n b, title \"Visors\")\n@nobody\nsaid so\n@article{c, title = {Naps}, read}",
+    );
+    expect(array_map(fn (Reference $one): array => [$one->id, $one->title, $one->year, $one->line], $read))->toBe([
+        ['kolbe2004', 'Lamps', 2004, 1],
+        ['b', 'Visors', null, 8],
+        ['c', 'Naps', null, 13],
+    ]);
+});
+
+it('leaves out what speaks to programs and names no work', function () {
+    $read = bibtex(
+        "@IEEEtranBSTCTL{ctl, CTLuse_url = {no}}\n@Control{c, ctrl-title = {yes}}\n@abcd-options{o, emphasis = {bold}}\n@set{s, entryset = {a,b}}\n@misc{a, title = {Lamps}}",
+    );
+    expect(array_column($read, 'title'))->toBe(['Lamps']);
+});
+
+it('keeps what only a note, a publisher or a key tells', function (string $entry, string $shown) {
+    [$one] = bibtex($entry);
+    expect($one)->toBeInstanceOf(Reference::class)->and($one->suppliedTitle())->toBe($shown);
+})->with([
+    ['@misc{a, key = {Lamp}, note = {A letter of the guild}}', '[Untitled: A letter of the guild]'],
+    ['@book{a, publisher = {Wick and Sons}, year = 1990}', '[Untitled: 1990, a]'],
+    ['@article{kolbe2004, date = {2004}}', '[Untitled: 2004, kolbe2004]'],
+    ['@misc{a, howpublished = {Painted on a wall}, file = {wall.pdf}}', '[Untitled: a]'],
+    ['@legal{a, court = {Lantern Court}, docket = {7/04}}', '[Untitled: Lantern Court]'],
+]);
+
+it('refuses what tells nothing', function (string $entry) {
+    [$one] = bibtex($entry);
+    expect($one)->toBeInstanceOf(UnreadableRecord::class)->and($one->message)->toContain('no title');
+})->with([
+    '@misc{a, key = {Lamp}, owner = {kolbe}, timestamp = {2004.01.01}}',
+    '@article{a, title = {}}',
+    '@misc{a}',
+    '@article{year = 2004, volume = 3}',
+]);
+
+it('takes a title from where else it stands', function (string $entry, string $title, string $journal = '') {
+    [$one] = bibtex($entry);
+    expect([$one->title, $one->journal])->toBe([$title, $journal]);
+})->with([
+    ['@proceedings{a, booktitle = {Nights of Oil}}', 'Nights of Oil'],
+    ['@misc{a, shorttitle = {Lamps}}', 'Lamps'],
+    ['@misc{a, eventtitle = {The Lamp Days}}', 'The Lamp Days'],
+    ['@inproceedings{a, booktitle = {Nights of Oil}}', '', 'Nights of Oil'],
+]);
+
+it('reads names that say their generation without a comma, and lists that break off', function (string $list, array $names) {
+    [$one] = bibtex("@article{a, author = {{$list}}, title = {Lamps}}");
+    expect($one->authors)->toEqual($names);
+})->with([
+    ['Anna Kolbe Jr.', [new Name('Kolbe', 'Anna', 'Jr.')]],
+    ['Anna van der Kolbe III', [new Name('van der Kolbe', 'Anna', 'III')]],
+    ['Kolbe II', [new Name('II', 'Kolbe')]],
+    ['Anna Kolbe et al.', [new Name('Kolbe', 'Anna'), new Name('et al.')]],
+    ['Kolbe, Anna and et~al', [new Name('Kolbe', 'Anna'), new Name('et al.')]],
+    ['Kolbe, Anna and others', [new Name('Kolbe', 'Anna'), new Name('et al.')]],
+]);
+
+it('takes over from what is no volume too', function () {
+    $read = bibtex(<<<'BIB'
+    @article{c, crossref = {whole}, title = {Lamps}, pages = {3-9}}
+    @article{whole, journal = {Nocturne}, year = 2004, volume = 3}
+    @phdthesis{t, author = {Kolbe, Anna}, title = {Lamps of Sleep}, school = {Heron}}
+    @phdthesis{summary, crossref = {t}, type = {summary}}
+    BIB);
+    $by = array_column($read, null, 'id');
+    expect([$by['c']->journal, $by['c']->year, $by['c']->volume])
+        ->toBe(['Nocturne', 2004, '3'])
+        ->and([$by['summary']->title, $by['summary']->authors[0]->family])
+        ->toBe(['Lamps of Sleep', 'Kolbe']);
+});
+
+it('names the series of a journal, and keeps number and issue', function () {
+    $series = fn (string $type, string $series): string => bibtex("@{$type}{a, title = {Lamps}, series = {{$series}}}")[0]->series;
+    expect([$series('article', 'newseries'), $series('article', '3'), $series('book', '3'), $series('book', 'Lamp Studies')])
+        ->toBe(['new series', '3rd series', '3', 'Lamp Studies'])
+        ->and(bibtex('@article{a, title = {Lamps}, number = {4}, issue = {Spring}}')[0]->issue)
+        ->toBe('4, Spring');
+});
+
 it('keeps the rest of an entry that has neither key nor commas', function () {
     [$one] = bibtex(
         '@article{title = {Lamps} author = {Kolbe, Anna and Strand, Ben} year = 2004 journal = lampj # { of } # "Nights" pages = 12 -- 15}',

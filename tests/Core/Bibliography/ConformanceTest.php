@@ -175,7 +175,7 @@ it('goes on after a bad record, and says where it is', function (
         'no title',
         2,
     ],
-    'nbib without title' => ['nbib', "PMID- 1\nTI  - A\n\nPMID- 2\nDP  - 2001\n\nPMID- 3\nTI  - C\n", 4, 'no title', 2],
+    'nbib without title' => ['nbib', "PMID- 1\nTI  - A\n\nDP  - 2001\nLA  - eng\n\nPMID- 3\nTI  - C\n", 4, 'no title', 2],
     'bibtex never closed' => [
         'bibtex',
         "@article{a, title = {A}}\n@article{b, title = {B\n@article{c, title = {C}}\n",
@@ -425,6 +425,7 @@ it('keeps what has no title, told by what it has', function (string $format, str
         '[Untitled: Kolbe A, 2004, Nocturnal Medicine]',
     ],
     ['csl-json', '[{"id":1,"type":"article-journal","DOI":"10.71111/lamp"}]', '[Untitled: 10.71111/lamp]'],
+    ['ris', "TY  - GEN\nN1  - A letter of the guild\nER  - \n", '[Untitled: A letter of the guild]'],
     ['csv', "title,authors,year\n,\"Kolbe, Anna\",2004\n", '[Untitled: Kolbe A, 2004]'],
     [
         'mods',

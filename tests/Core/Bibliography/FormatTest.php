@@ -57,7 +57,7 @@ it('keeps the good records and reports the bad ones by line', function () {
         ),
     )->toBe([
         'Good',
-        'line 5: The record has no title, nor an author, DOI, journal or abstract to tell it by. Add a TI line, or leave it out.',
+        'line 5: The record has no title, nor an author, DOI, journal, publisher or note to tell it by. Add a TI line, or leave it out.',
         'No end here',
         'Last',
     ]);

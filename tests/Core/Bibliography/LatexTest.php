@@ -94,6 +94,16 @@ it('reads text as LaTeX writes it', function (string $latex, string $text) {
     ['$5 and $6', '5 and 6'],
     ['CD4$^+$ cells', 'CD4⁺ cells'],
     ['a_b^c', 'a_b^c'],
+    'commands of a document, known by name alone' => ['The {\\Lampa} and \\OIL{}: the \\GUILD\\ of \\NightLab today', 'The Lampa and OIL: the GUILD of NightLab today'],
+    'their text, where they have one' => ['\\pkg{lamps} for \\journalname{Nocturne}', 'lamps for Nocturne'],
+    'looks, which say nothing' => ['{\\bfseries Lamps} \\raggedright\\relax of {\\ttfamily oil}\\hfill', 'Lamps of oil'],
+    'what only sorts' => ['\\noopsort{1973b}1973 and \\SortNoop{Lamp}Visor', '1973 and Visor'],
+    'quotations that hold braces' => ['\\mkbibquote{Schl{\\"a}fer} \\enquote{\\emph{in} oil}', '“Schläfer” “in oil”'],
+    'dashes by name' => ['Lamps\\Dash a guide\\emdash now\\hyphen old', 'Lamps—a guide—now-old'],
+    'quotation marks by name' => ['\\glqq Licht\\grqq{} \\og lampe\\fg', '„Licht“ « lampe »'],
+    'accents within tabbing' => ["{\\a'A}kos", 'Ákos'],
+    'lists' => ['\\begin{itemize}\\item oil \\item wick\\end{itemize}', '  oil  wick '],
+    'strings of a style' => ['\\bibstring{reviewof} Lamps, \\bibstring{newseries}', 'review of Lamps, new series'],
 ]);
 
 it('gives back what it has written', function (string $text) {

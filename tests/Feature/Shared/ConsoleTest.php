@@ -27,7 +27,7 @@ it('converts files, with rejections by line and the right exit code', function (
         ->toBe('One')
         ->and(trim($err))
         ->toBe(
-            "{$file}:4: The record has no title, nor an author, DOI, journal or abstract to tell it by. Add a TI line, or leave it out.",
+            "{$file}:4: The record has no title, nor an author, DOI, journal, publisher or note to tell it by. Add a TI line, or leave it out.",
         );
     file_put_contents($file, "TY  - JOUR\nTI  - One\nER  - \n");
     expect(heron('heron:convert', $file, '--to=ris'))->toBe([0, "TY  - JOUR\r\nTI  - One\r\nER  - \r\n\r\n", '']);

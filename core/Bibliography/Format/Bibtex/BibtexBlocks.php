@@ -31,7 +31,7 @@ final class BibtexBlocks
     public function of(iterable $lines): \Generator
     {
         $last = 0;
-        foreach ($lines as $number => $line) {
+        foreach (self::joined($lines) as $number => $line) {
             [$isNew, $last] = [$number !== $last, $number];
             if ($isNew && $this->text !== null && preg_match('/^@\s*'.BibtexEntry::TYPE.'\s*[{(]/', $line) === 1) {
                 yield $this->start => $this->text; // the one before was never closed
@@ -50,6 +50,36 @@ final class BibtexBlocks
         }
         if ($this->text !== null) {
             yield $this->start => $this->text;
+        }
+    }
+
+    /**
+     * Puts a bracket that stands in a line below its type into the line of the type.
+     *
+     * @param  iterable<int, string>  $lines
+     * @return \Generator<int, string>
+     */
+    private static function joined(iterable $lines): \Generator
+    {
+        $begun = '';
+        $first = 0;
+        foreach ($lines as $number => $line) {
+            if ($begun !== '' && trim($line) === '') {
+                continue;
+            }
+            $isBelow = $begun !== '' && preg_match('/^\s*[{(]/', $line) === 1;
+            if ($begun !== '') {
+                yield $first => $isBelow ? "{$begun} {$line}" : $begun;
+                $begun = '';
+            }
+            if (str_contains($line, '@') && preg_match('/^\s*@\s*'.BibtexEntry::TYPE.'\s*$/', $line) === 1) {
+                [$begun, $first] = [$line, $number];
+            } elseif (! $isBelow) {
+                yield $number => $line;
+            }
+        }
+        if ($begun !== '') {
+            yield $first => $begun;
         }
     }
 

@@ -16,8 +16,14 @@ final class BibtexEntry
     /** A value may be put together from so many pieces. */
     private const MOST_PIECES = 500;
 
-    /** The name of a field with its equals sign, after blanks, commas and comments; the comma itself may be missing. */
-    private const FIELD = '/\G(?:[\s,]++|%[^\n]*+(?:\n|$))*+([^\s,{}"()=#%@\\\\]++)\s*+=\s*+/';
+    /**
+     * The name of a field with its equals sign, after blanks, commas and comments; the comma may be missing, and the
+     * equals sign before a bracket.
+     */
+    private const FIELD = '/\G(?:[\s,]++|%[^\n]*+(?:\n|$))*+([^\s,{}"()=#%@\\\\]++)\s*+(?:=\s*+|(?<=[\s\w])(?=[{"]))/';
+
+    /** A name between commas that has no value says nothing. */
+    private const BARE = '/\G[\s,]++[A-Za-z_][\w-]*+\s*+(?=,|[})]\s*$)/';
 
     /** What may follow a closing quotation mark; another one is part of the text, though it should stand in braces. */
     private const AFTER_QUOTE = '/\G\s*+(?:[,#})%]|$|[A-Za-z][\w-]*+\s*+=)/';
@@ -51,8 +57,14 @@ final class BibtexEntry
         $at = strlen($head[0]);
         $key = self::key($text, $at);
         $end = strlen(rtrim($text)) - 1;
-        while (preg_match(self::FIELD, $text, $name, 0, $at) === 1) {
+        while (
+            preg_match(self::FIELD, $text, $name, 0, $at) === 1 ||
+            preg_match(self::BARE, $text, $name, 0, $at) === 1
+        ) {
             $at += strlen($name[0]);
+            if (! isset($name[1])) {
+                continue;
+            }
             $field = strtolower($name[1]);
             $value = self::value($text, $at, $strings, $field);
             $fields[$field] ??= $value;
@@ -79,14 +91,15 @@ final class BibtexEntry
 
     /**
      * Takes over from the work it belongs to what it lacks: that one's title is what a chapter stands in, or the main
-     * title of a volume.
+     * title of a volume; of what is like itself, as an article or a version, the title too.
      */
     public function inherit(self $parent): void
     {
         $goes = match (true) {
             str_starts_with($parent->type, 'mv') => 'main',
             $parent->type === 'periodical' => 'journal',
-            default => 'book',
+            BibtexTypes::isWithin($this->type) || in_array($parent->type, BibtexFamilies::PARENTS, true) => 'book',
+            default => '',
         };
         foreach ($parent->fields as $name => $value) {
             $name = in_array($name, ['title', 'subtitle', 'titleaddon'], true) ? $goes.$name : $name;

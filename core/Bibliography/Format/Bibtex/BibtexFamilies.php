@@ -10,8 +10,11 @@ final class BibtexFamilies
     /** Fields of a parent that are longer than this are no names, dates or titles, and stay with it. */
     private const HANDED_DOWN = 2_000;
 
-    /** What others take over from by crossref. */
-    private const PARENTS = [
+    /** So many entries are remembered in case others take over from them; of what holds others, all. */
+    private const REMEMBERED = 5_000;
+
+    /** What is there to hold others, which take over from it by crossref. */
+    public const PARENTS = [
         'proceedings',
         'book',
         'collection',
@@ -89,7 +92,7 @@ final class BibtexFamilies
             $entry->inherit($this->parents[$above]);
         }
         $key = strtolower($entry->key);
-        if (in_array($entry->type, self::PARENTS, true)) {
+        if (in_array($entry->type, self::PARENTS, true) || count($this->parents) < self::REMEMBERED) {
             $this->parents[$key] = new BibtexEntry($entry->type, $entry->key, self::handedDown($entry), '', 0);
         }
         yield $entry;

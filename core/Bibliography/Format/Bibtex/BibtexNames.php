@@ -13,16 +13,20 @@ use WaryHeron\Core\Bibliography\NameList;
  */
 final class BibtexNames
 {
+    /** Where a list breaks off, or the name before does. */
+    private const AND_OTHERS = '/(?:^|[\s~]|,\s*)(?:others|et[\s~]+al\.?|u\.[\s~]*a\.)\s*$/i';
+
+    private const GENERATION = '/^(?:jr|sr)\.?$|^(?:II|III|IV)$/i';
+
     /** @return list<Name> */
     public static function read(string $list): array
     {
         $names = [];
         // some part names by semicolons, which are no letters' entities
         foreach (self::split($list, '/\G(?:\s+and\s+|\s*;\s+)/i') as $text) {
-            $text = trim($text);
-            if ($text !== '' && strtolower($text) !== 'others') {
-                $names = [...$names, ...self::names($text)];
-            } elseif ($text !== '') {
+            $named = trim((string) preg_replace(self::AND_OTHERS, '', $text));
+            $names = $named === '' ? $names : [...$names, ...self::names($named)];
+            if ($named !== trim($text)) {
                 $names[] = new Name('et al.');
             }
         }
@@ -104,6 +108,12 @@ final class BibtexNames
         $words = self::split($text, '/\G[\s~]+/');
         if (count($words) === 1) {
             return new Name(self::plain($words[0]));
+        }
+        if (count($words) > 2 && preg_match(self::GENERATION, $words[count($words) - 1]) === 1) {
+            $suffix = array_pop($words);
+            $named = self::name(implode(' ', $words));
+
+            return new Name($named->family, $named->given, self::plain($suffix));
         }
         // the family name starts at the first word in lower case, else it is the last word, which are no initials
         $start = count($words) - 1;

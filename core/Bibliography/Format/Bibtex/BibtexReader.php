@@ -32,12 +32,15 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
         'dec' => 'Dec',
     ];
 
+    /** What speaks to a program, or, as a set, names other entries of the file. */
+    private const NO_WORK = '/^(?:comment|preamble|set|control|setup|.*bstctl|.*-options)$/';
+
     /** So many bytes all strings may have together. */
     private const MOST_STRINGS = 4_194_304;
 
     public function recognises(string $beginning): bool
     {
-        return preg_match('/(?:^|[\r\n])\s*@\s*[A-Za-z]{3,20}\s*[{(]/', $beginning) === 1;
+        return preg_match('/(?:^|[\r\n])\s*@\s*[A-Za-z]{3,30}\s*[{(]/', $beginning) === 1;
     }
 
     public function read($stream, Reading $reading = new Reading()): iterable
@@ -49,8 +52,7 @@ final class BibtexReader implements RecognisesItself, ReferenceReader
         foreach ((new BibtexBlocks())->of(Lines::of($stream, $reading)) as $line => $text) {
             $anything = true;
             $kind = preg_match('/^@\s*('.BibtexEntry::TYPE.')/', $text, $found) === 1 ? strtolower($found[1]) : '';
-            // a set is no work: it names others of the file
-            if (in_array($kind, ['comment', 'preamble', 'set'], true)) {
+            if (preg_match(self::NO_WORK, $kind) === 1) {
                 continue;
             }
             if (strlen($text) > self::LARGEST_RECORD) {

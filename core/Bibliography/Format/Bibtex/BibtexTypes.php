@@ -26,6 +26,8 @@ final class BibtexTypes
         'suppperiodical' => PublicationType::Article,
         'periodical' => PublicationType::Article,
         'review' => PublicationType::Article,
+        'magazine' => PublicationType::Article,
+        'newspaper' => PublicationType::Article,
         'inproceedings' => PublicationType::Conference,
         'conference' => PublicationType::Conference,
         'incollection' => PublicationType::Chapter,
@@ -56,8 +58,10 @@ final class BibtexTypes
     /** @param  string  $said  what the entry's type field says */
     public static function type(string $entry, string $said): PublicationType
     {
+        $known = self::TYPES[$entry] ?? null;
+
         return ($entry === 'misc' ? PublicationType::tryFrom($said) : null) ??
-            (self::TYPES[$entry] ?? PublicationType::Other);
+            ($known ?? (str_ends_with($entry, 'thesis') ? PublicationType::Thesis : PublicationType::Other));
     }
 
     public static function isOurs(string $said): bool

@@ -67,7 +67,7 @@ final class BibtexWork
 
     public static function reference(BibtexEntry $entry): Reference|UnreadableRecord
     {
-        return UnreadableRecord::unlessIdentified(
+        return UnreadableRecord::unlessEmpty(
             (new self($entry))->read(),
             'Add a title field, or leave the entry out.',
         );
@@ -91,7 +91,10 @@ final class BibtexWork
         $address = $this->published();
         $values = [
             'journalShort' => $this->take('shortjournal'),
-            'issue' => $this->take('number', 'issue'),
+            'issue' => implode(', ', array_filter(
+                [$this->take('number'), $this->take('issue')],
+                fn (string $one): bool => $one !== '',
+            )),
             'abstract' => $this->take('abstract'),
             'language' => $this->take('language', 'langid'),
             'publisher' => $this->listed(
@@ -101,7 +104,7 @@ final class BibtexWork
             'issn' => $this->take('issn'),
             'isbn' => $this->take('isbn'),
             'accession' => $this->take('accession'),
-            'series' => $this->take('series'),
+            'series' => $this->series(),
             'edition' => $this->take('edition'),
             'urls' => array_values(array_unique(
                 preg_split('/\s+/', "{$this->take('url')} {$address}", -1, PREG_SPLIT_NO_EMPTY) ?: [],
@@ -147,9 +150,13 @@ final class BibtexWork
             return $main === '' ? new BibtexTitles($own, $within) : new BibtexTitles($own, $main, $within);
         }
 
-        return $main === ''
-            ? new BibtexTitles($own, $within, $this->take('parttitle'))
-            : new BibtexTitles($main, $within, $own);
+        return match (true) {
+            $main !== '' => new BibtexTitles($main, $within, $own),
+            $own !== '' => new BibtexTitles($own, $within, $this->take('parttitle')),
+            // a book that only says in which it is has that one's title
+            $book !== '' => new BibtexTitles($book, $journal),
+            default => new BibtexTitles($this->take('shorttitle', 'eventtitle'), $within),
+        };
     }
 
     /** "Title: subtitle. Addition" of the fields with this beginning. */
@@ -184,6 +191,19 @@ final class BibtexWork
             : implode(' ', $parts);
 
         return new BibtexDate(IssuedDate::read($year)?->year() ?? Year::of($year), $date);
+    }
+
+    /** The series of a book, or of a journal that has begun to count anew, which BibLaTeX names by a key or a number. */
+    private function series(): string
+    {
+        $series = $this->take('series');
+        $isJournal = in_array($this->entry->type, ['article', 'periodical'], true);
+
+        return match (true) {
+            preg_match('/^(new|old)series$/', $series, $age) === 1 => "{$age[1]} series",
+            $isJournal && preg_match('/^[1-9]\d?$/', $series) === 1 => (new \NumberFormatter('en', \NumberFormatter::ORDINAL))->format((int) $series).' series',
+            default => $series,
+        };
     }
 
     /** Where it is on the web, if that is how it was published. */

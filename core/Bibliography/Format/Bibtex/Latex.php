@@ -29,131 +29,7 @@ final class Latex
         't' => "\u{361}",
     ];
 
-    private const SIGNS = [
-        'ss' => 'ß',
-        'ae' => 'æ',
-        'AE' => 'Æ',
-        'oe' => 'œ',
-        'OE' => 'Œ',
-        'o' => 'ø',
-        'O' => 'Ø',
-        'aa' => 'å',
-        'AA' => 'Å',
-        'l' => 'ł',
-        'L' => 'Ł',
-        'i' => 'ı',
-        'j' => 'ȷ',
-        'dh' => 'ð',
-        'DH' => 'Ð',
-        'th' => 'þ',
-        'TH' => 'Þ',
-        'dj' => 'đ',
-        'DJ' => 'Đ',
-        'ng' => 'ŋ',
-        'NG' => 'Ŋ',
-        'textdotlessi' => 'ı',
-        'alpha' => 'α',
-        'beta' => 'β',
-        'gamma' => 'γ',
-        'delta' => 'δ',
-        'epsilon' => 'ε',
-        'varepsilon' => 'ε',
-        'zeta' => 'ζ',
-        'eta' => 'η',
-        'theta' => 'θ',
-        'iota' => 'ι',
-        'kappa' => 'κ',
-        'lambda' => 'λ',
-        'mu' => 'μ',
-        'nu' => 'ν',
-        'xi' => 'ξ',
-        'pi' => 'π',
-        'rho' => 'ρ',
-        'sigma' => 'σ',
-        'tau' => 'τ',
-        'upsilon' => 'υ',
-        'phi' => 'φ',
-        'varphi' => 'φ',
-        'chi' => 'χ',
-        'psi' => 'ψ',
-        'omega' => 'ω',
-        'Gamma' => 'Γ',
-        'Delta' => 'Δ',
-        'Theta' => 'Θ',
-        'Lambda' => 'Λ',
-        'Xi' => 'Ξ',
-        'Pi' => 'Π',
-        'Sigma' => 'Σ',
-        'Phi' => 'Φ',
-        'Psi' => 'Ψ',
-        'Omega' => 'Ω',
-        'TeX' => 'TeX',
-        'LaTeX' => 'LaTeX',
-        'LaTeXe' => 'LaTeX2e',
-        'BibTeX' => 'BibTeX',
-        'textendash' => '–',
-        'textemdash' => '—',
-        'textbackslash' => '\\',
-        'textasciitilde' => '~',
-        'textasciicircum' => '^',
-        'textquoteleft' => '‘',
-        'textquoteright' => '’',
-        'textquotedblleft' => '“',
-        'textquotedblright' => '”',
-        'textquotesingle' => "'",
-        'textasciigrave' => '`',
-        'textdegree' => '°',
-        'textmu' => 'µ',
-        'texttimes' => '×',
-        'textpm' => '±',
-        'textregistered' => '®',
-        'texttrademark' => '™',
-        'copyright' => '©',
-        'textcopyright' => '©',
-        'pounds' => '£',
-        'euro' => '€',
-        'texteuro' => '€',
-        'S' => '§',
-        'P' => '¶',
-        'dots' => '…',
-        'ldots' => '…',
-        'textellipsis' => '…',
-        'pm' => '±',
-        'times' => '×',
-        'cdot' => '·',
-        'le' => '≤',
-        'leq' => '≤',
-        'ge' => '≥',
-        'geq' => '≥',
-        'neq' => '≠',
-        'approx' => '≈',
-        'sim' => '∼',
-        'infty' => '∞',
-        'rightarrow' => '→',
-        'to' => '→',
-        'leftarrow' => '←',
-        'degree' => '°',
-        'circ' => '∘',
-        'guillemotleft' => '«',
-        'guillemotright' => '»',
-        'quad' => ' ',
-        'newline' => ' ',
-        'textless' => '<',
-        'textgreater' => '>',
-        'textbar' => '|',
-        'textunderscore' => '_',
-        'textbraceleft' => '{',
-        'textbraceright' => '}',
-        'textdollar' => '$',
-        'slash' => '/',
-        'textsection' => '§',
-        'exclamdown' => '¡',
-        'questiondown' => '¿',
-        'dag' => '†',
-        'ddag' => '‡',
-    ];
-
-    private const PIECE = '/\\\\([`\'^~"=.]|[uvHrcdbkt](?![A-Za-z]))\s*(?:\{\s*(\\\\[ij](?![A-Za-z])|[^\s{}\\\\])?([^{}\\\\]*)\s*\}|(\\\\[ij](?![A-Za-z])\s?|[^\s{}\\\\]))|\\\\([A-Za-z]+)\*?(?:\s+|\{\})?|\\\\(.)|(---|--|``|\'\')|([~{}$])/us';
+    private const PIECE = '/\\\\([`\'^~"=.]|[uvHrcdbkt](?![A-Za-z]))\s*(?:\{\s*(\\\\[ij](?![A-Za-z])|[^\s{}\\\\])?([^{}\\\\]*)\s*\}|(\\\\[ij](?![A-Za-z])\s?|[^\s{}\\\\]))|\\\\([A-Za-z]+)\*?(\{\}|\s*\{|\s+)?|\\\\(.)|(---|--|``|\'\')|([~{}$])/us';
 
     /** Plain text of LaTeX; what is not known is left as it stands, without the backslash. */
     public static function decoded(string $latex): string
@@ -174,7 +50,14 @@ final class Latex
         $patterns = [
             '/\\\\(?:href|foreignlanguage|textcolor)\s*\{[^{}]*\}/' => '',
             '/\s*\\\\(?:footnote|thanks)\s*\{([^{}]*)\}/' => ' ($1)',
-            '/\\\\(?:enquote|mkbibquote)\s*\{([^{}]*)\}/' => '“$1”',
+            '/\\\\(?:enquote|mkbibquote)\*?\s*\{((?:[^{}\\\\]++|\\\\.|(\{(?:[^{}\\\\]++|\\\\.|(?-1))*+\}))*+)\}/u' => '“$1”',
+            // by what another title is sorted
+            '/\\\\(?:noopsort|noop|[A-Za-z]*[Ss]ort[Nn]oop)\s*\{[^{}]*\}/' => '',
+            '/\\\\(?:begin|end)\s*\{[^{}]*\}/' => ' ',
+            '/\\\\[bB]ibstring\s*\{(new|old)series\}/' => '$1 series',
+            '/\\\\[bB]ibstring\s*\{reviewof\}/' => 'review of',
+            // accents within tabbing
+            '/\\\\a([\'`=])/' => '\\\\$1',
             '/\\\\textcommabelow\s*\{([sStT])\}/' => "\$1\u{326}",
         ];
 
@@ -239,23 +122,22 @@ final class Latex
             return ($letter === '' ? '' : $letter.self::ACCENTS[$accent]).($found[3] ?? '');
         }
         if (($found[5] ?? '') !== '') {
-            // other commands say how their text looks, not what it is
-            return self::SIGNS[$found[5]] ?? '';
+            return LatexCommands::text($found[5], $found[6] ?? '');
         }
-        if (($found[6] ?? '') !== '') {
-            return match ($found[6]) {
+        if (($found[7] ?? '') !== '') {
+            return match ($found[7]) {
                 '\\', "\n", ',', ';', ':' => ' ',
                 '-', '/', '!', '(', ')', '[', ']' => '',
-                default => $found[6],
+                default => $found[7],
             };
         }
 
-        return match ($found[7] ?? '') {
+        return match ($found[8] ?? '') {
             '---' => '—',
             '--' => '–',
             '``' => '“',
             "''" => '”',
-            default => ($found[8] ?? '') === '~' ? ' ' : '',
+            default => ($found[9] ?? '') === '~' ? ' ' : '',
         };
     }
 }

@@ -32,14 +32,17 @@ final class CslJsonItem
 
     public function reference(): Reference|UnreadableRecord
     {
-        $title = $this->take('title');
+        $title = $this->take('title', 'title-short');
         $date = self::date($this->issued() ?? ['raw' => $this->take('issued')]);
         $type = $this->take('type');
         $known = CslTypes::type($type);
         $pages = Pages::of($this->take('page', 'page-first'));
         [$doi, $urls] = [$this->take('DOI'), $this->urls()];
 
-        return UnreadableRecord::unlessIdentified(
+        // without a type it may be any JSON
+        $checked = $type === '' ? UnreadableRecord::unlessIdentified(...) : UnreadableRecord::unlessEmpty(...);
+
+        return $checked(
             new Reference(
                 ...$this->plain(),
                 type: $known,

@@ -62,7 +62,7 @@ final class ModsReader
             $this->all($xpath, 'm:location/m:url', $mods),
         );
 
-        return UnreadableRecord::unlessIdentified(
+        return UnreadableRecord::unlessEmpty(
             new Reference(
                 type: $type,
                 title: self::title($xpath, $mods),

@@ -104,7 +104,7 @@ final class NbibReader implements RecognisesItself, ReferenceReader
             'isbn' => self::bare($isbn),
         ];
 
-        return UnreadableRecord::unlessIdentified(
+        return UnreadableRecord::unlessEmpty(
             new Reference(
                 ...$values,
                 type: $type,

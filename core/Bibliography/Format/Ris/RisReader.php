@@ -157,7 +157,7 @@ final class RisReader implements RecognisesItself, ReferenceReader
         // the code itself is kept where it says more than our type does
         $extra = $type === '' || $type === RisTags::code($known) ? [] : [new SourceField('TY', $type)];
 
-        return UnreadableRecord::unlessIdentified(
+        return UnreadableRecord::unlessEmpty(
             new Reference(
                 ...$values,
                 type: $known,

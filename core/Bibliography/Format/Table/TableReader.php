@@ -76,8 +76,12 @@ final class TableReader
             );
         }
         $read = self::cells($headings, $columns, $cells);
+        // a row without a type may be a sum, or a remark below the table
+        $checked = isset($read->values['type'])
+            ? UnreadableRecord::unlessEmpty(...)
+            : UnreadableRecord::unlessIdentified(...);
 
-        return UnreadableRecord::unlessIdentified(
+        return $checked(
             $this->made($read->values, $read->extra, $source, $line),
             'Fill in its title cell, or leave it out.',
         );
