@@ -10,6 +10,12 @@ final readonly class Name
     /** A family name and one to four capitals, each with or without a full stop or hyphen: "IN", "I.N.", "I. N.", "J-P". */
     private const INDEXED = '/^(.*\S)\s+((?:\p{Lu}[.\-]{0,2}){1,4}|(?:\p{Lu}\.-?\s?){2,4})$/Uu';
 
+    /** Words that stand in the names of bodies and in nobody's. */
+    private const OF_BODIES = '/\b(?:Academy|Agency|Association|Bureau|Cent(?:er|re)s?|Collaborati(?:on|ve)|College'.
+        '|Commission|Committee|Congress|Consortium|Council|Department|Division|Faculty|Federation|Foundation|Hospital'.
+        '|Institut[eo]?s?|Investigators|Laborator(?:y|ies)|Ministry|Office|Organi[sz]ation|Program(?:me)?|School|Society'.
+        '|Task Force|Trialists|Universit(?:y|ies|ät|é|à)|Inc\.?|Ltd\.?|LLC|GmbH|Corporation)(?!\p{L})/u';
+
     public function __construct(public string $family, public string $given = '', public string $suffix = '')
     {
     }
@@ -20,10 +26,16 @@ final readonly class Name
         return new self(...array_values($parts));
     }
 
-    /** From "Family, Given, Suffix"; text without a comma is taken whole as the family name or body. */
+    /** Whether a body is named: “Department of Lamps, Division of Oil”. */
+    public static function isBody(string $text): bool
+    {
+        return preg_match(self::OF_BODIES, $text) === 1;
+    }
+
+    /** From "Family, Given, Suffix"; text without a comma, or with words of bodies, is taken whole. */
     public static function inverted(string $text): self
     {
-        if (! str_contains($text, ',')) {
+        if (! str_contains($text, ',') || self::isBody($text)) {
             return new self(trim($text));
         }
         $parts = array_map(trim(...), explode(',', $text, 3));

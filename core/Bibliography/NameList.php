@@ -38,7 +38,7 @@ final class NameList
     /** “Ministry of Light and Lamps” is one. */
     private static function isBody(string $text): bool
     {
-        return ! str_contains($text, ',') && preg_match('/\b(?:of|for|the)\b/u', $text) === 1;
+        return ! str_contains($text, ',') && preg_match('/\b(?:of|for|on|the)\b/u', $text) === 1;
     }
 
     /**
@@ -104,8 +104,10 @@ final class NameList
         $count = count($parts);
         $pairs = array_chunk($parts, 2);
         $are = fn (string $pattern, array $some): bool => count(preg_grep($pattern, $some) ?: []) === count($some);
+        $arePartsOfOne = array_filter($parts, fn (string $one): bool => ! Name::isBody($one) && ! self::isBody($one)) === [];
 
         return match (true) {
+            $arePartsOfOne => null,
             $count > 3 && $count % 2 === 0 && $are(self::INITIALS, array_column($pairs, 1)) => $pairs,
             $count > 2 && $are('/^[^=]*\S\s+\S[^=]*$/', $parts) => array_chunk($parts, 1),
             default => null,

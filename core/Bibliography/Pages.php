@@ -24,7 +24,7 @@ final readonly class Pages
     public static function of(string $pages): self
     {
         if (preg_match(self::RANGE, $pages, $found) === 1) {
-            return new self($found[1], $found[2]);
+            return new self($found[1], $found[2] === $found[1] ? '' : $found[2]);
         }
 
         // “123-” goes on nowhere

@@ -52,6 +52,12 @@ final readonly class SourceField implements JsonSerializable
         return [$this->tag, $this->value];
     }
 
+    /** Whether somebody's remark stands in it, as BibTeX, MODS, RIS or tagged text call it. */
+    public function isNote(): bool
+    {
+        return $this->isOne('note', 'annote', 'annotation', 'N1', 'GN');
+    }
+
     /** Whether it stands under one of these tags. */
     public function isOne(string ...$tags): bool
     {

@@ -120,6 +120,7 @@ it('reads names that say their generation without a comma, and lists that break 
     ['Kolbe II', [new Name('II', 'Kolbe')]],
     ['Anna Kolbe et al.', [new Name('Kolbe', 'Anna'), new Name('et al.')]],
     ['Kolbe, Anna and et~al', [new Name('Kolbe', 'Anna'), new Name('et al.')]],
+    ['Bureau of Lamps and Oil Works Inc. and Anna Kolbe', [new Name('Bureau of Lamps'), new Name('Oil Works Inc.'), new Name('Kolbe', 'Anna')]],
     ['Kolbe, Anna and others', [new Name('Kolbe', 'Anna'), new Name('et al.')]],
 ]);
 
@@ -135,6 +136,13 @@ it('takes over from what is no volume too', function () {
         ->toBe(['Nocturne', 2004, '3'])
         ->and([$by['summary']->title, $by['summary']->authors[0]->family])
         ->toBe(['Lamps of Sleep', 'Kolbe']);
+});
+
+it('names a journal before a book that an article stands in, and one whose issue has no title of its own', function () {
+    [$article] = bibtex('@article{a, title = {Lamps}, journal = {Nocturne}, booktitle = {Proceedings of Oil}}');
+    [$issue] = bibtex('@periodical{p, title = {Lamps}, journal = {Nocturne}, pages = {4--4}, url = {https://a.example; https://b.example}}');
+    expect([$article->journal, $issue->title, $issue->journal, $issue->firstPage, $issue->lastPage, $issue->urls])
+        ->toBe(['Nocturne', 'Lamps', 'Nocturne', '4', '', ['https://a.example', 'https://b.example']]);
 });
 
 it('names the series of a journal, and keeps number and issue', function () {

@@ -63,3 +63,15 @@ it('tells the initials of an indexed name however they are written', function (s
     ['Lind', ['Lind', '']],
     ['', ['', '']],
 ]);
+
+it('keeps the commas of a body', function (string $text) {
+    expect(NameList::inverted([$text]))
+        ->toEqual([new Name($text)])
+        ->and(array_map(Name::indexed(...), NameList::written($text)))
+        ->toEqual([new Name($text)]);
+})->with([
+    'Department of Lamps, Division of Oil',
+    'Wick Works, Inc.',
+    'Union of Lamps, House of Oil, Task Force on Wicks',
+    'University of Heron, Lamp Office',
+]);

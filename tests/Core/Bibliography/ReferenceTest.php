@@ -2,6 +2,10 @@
 
 use WaryHeron\Core\Bibliography\Format\Lines;
 use WaryHeron\Core\Bibliography\Format\Mods\ModsReader;
+use WaryHeron\Core\Bibliography\Format\Mods\ModsWriter;
+use WaryHeron\Core\Bibliography\Format\Nbib\NbibWriter;
+use WaryHeron\Core\Bibliography\Format\ReferenceWriter;
+use WaryHeron\Core\Bibliography\Format\Ris\RisWriter;
 use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\PublicationType;
@@ -20,6 +24,24 @@ it('writes names short and inverted', function (string $given, string $short, st
     ['Boruta, AK', 'Boruta AK', 'Boruta, AK'],
     ['OKAFOR, INES', 'OKAFOR I', 'OKAFOR, INES'],
 ]);
+
+it('hands notes on as other formats call them, and keeps the kind that a genre does not say', function () {
+    $reference = new Reference(
+        PublicationType::Report,
+        'Lamps',
+        extra: [new SourceField('note', 'Read twice'), new SourceField('genre', 'Report on light')],
+    );
+    $written = fn (ReferenceWriter $writer): string => implode('', iterator_to_array($writer->write([$reference]), false));
+    $document = new DOMDocument();
+    $document->loadXML($written(new ModsWriter()));
+    $read = (new ModsReader())->reference($document->getElementsByTagName('mods')->item(0));
+    expect($written(new RisWriter()))
+        ->toContain("N1  - Read twice\r\n")
+        ->and($written(new NbibWriter()))
+        ->toContain("GN  - Read twice\r\n")
+        ->and([$read->type, array_column($read->extra, 'value', 'tag')])
+        ->toEqual([PublicationType::Report, ['note' => 'Read twice', 'genre' => 'Report on light']]);
+});
 
 it('says where a work stands in its journal', function (array $values, string $place) {
     expect((new Reference(PublicationType::Article, 'x', ...$values))->place())->toBe($place);

@@ -106,8 +106,9 @@ final class BibtexNames
             return new Name($parts[0], $parts[1]);
         }
         $words = self::split($text, '/\G[\s~]+/');
-        if (count($words) === 1) {
-            return new Name(self::plain($words[0]));
+        $whole = self::plain(implode(' ', $words));
+        if (count($words) === 1 || Name::isBody((string) preg_replace('/\(.*\)/', '', $whole))) {
+            return new Name($whole);
         }
         if (count($words) > 2 && preg_match(self::GENERATION, $words[count($words) - 1]) === 1) {
             $suffix = array_pop($words);

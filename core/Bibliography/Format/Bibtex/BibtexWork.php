@@ -107,7 +107,7 @@ final class BibtexWork
             'series' => $this->series(),
             'edition' => $this->take('edition'),
             'urls' => array_values(array_unique(
-                preg_split('/\s+/', "{$this->take('url')} {$address}", -1, PREG_SPLIT_NO_EMPTY) ?: [],
+                preg_split('/[;,]?\s+/', "{$this->take('url')} {$address}", -1, PREG_SPLIT_NO_EMPTY) ?: [],
             )),
             'keywords' => Keywords::split($this->take('keywords', 'keyword')),
         ];
@@ -140,12 +140,15 @@ final class BibtexWork
             $whole = $this->titled('');
             $issue = $this->titled('issue');
 
-            return $issue === '' ? new BibtexTitles($whole) : new BibtexTitles($issue, $whole);
+            return $issue === ''
+                ? new BibtexTitles($whole, $this->titled('journal'))
+                : new BibtexTitles($issue, $whole);
         }
         $own = $this->titled('');
         $book = $this->titled('book');
         $journal = $this->titled('journal');
-        $within = $book !== '' ? $book : $journal;
+        $isInJournal = $journal !== '' && $this->entry->type === 'article';
+        $within = $book !== '' && ! $isInJournal ? $book : $journal;
         if (BibtexTypes::isWithin($this->entry->type)) {
             return $main === '' ? new BibtexTitles($own, $within) : new BibtexTitles($own, $main, $within);
         }
@@ -176,7 +179,7 @@ final class BibtexWork
         $year = $this->fields['year'] ?? '';
         $date = $this->take('date');
         if ($date !== '') {
-            $known = IssuedDate::read($date)?->year() ?? (Year::of($date) ?? Year::of($year));
+            $known = IssuedDate::read($date)?->year() ?? (Year::of($date) ?? self::year($year));
             if ($year === (string) $known) {
                 unset($this->fields['year']);
             }
@@ -190,7 +193,12 @@ final class BibtexWork
             ? implode('-', array_map(fn (string $one): string => str_pad($one, 2, '0', STR_PAD_LEFT), $parts))
             : implode(' ', $parts);
 
-        return new BibtexDate(IssuedDate::read($year)?->year() ?? Year::of($year), $date);
+        return new BibtexDate(self::year($year), $date);
+    }
+
+    private static function year(string $year): ?int
+    {
+        return IssuedDate::read($year)?->year() ?? Year::of($year);
     }
 
     /** The series of a book, or of a journal that has begun to count anew, which BibLaTeX names by a key or a number. */

@@ -41,7 +41,7 @@ final class BibtexWriter implements ReferenceWriter
             if ($field->tag === 'entrytype' && preg_match('/^[a-z]{3,20}$/', $field->value) === 1) {
                 $entry = $field->value;
             } elseif (preg_match('/^[A-Za-z][A-Za-z0-9_-]*$/', $field->tag) === 1) {
-                $extra[strtolower($field->tag)][] = $field->value;
+                $extra[$field->isOne('N1', 'GN') ? 'note' : strtolower($field->tag)][] = $field->value;
             }
         }
         $fields = $this->fields($reference, $key, $entry);

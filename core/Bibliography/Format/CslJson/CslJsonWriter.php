@@ -45,7 +45,9 @@ final class CslJsonWriter implements ReferenceWriter
             if ($field->tag === 'type' && CslTypes::isOne($field->value)) {
                 $type = $field->value;
             } else {
-                $type = CslTypes::said($field->tag, $field->value) ?? $type;
+                // a book may have come out in a newspaper, and is one still
+                $isOfArticle = $field->tag === 'entrysubtype' && $reference->type !== PublicationType::Article;
+                $type = ($isOfArticle ? null : CslTypes::said($field->tag, $field->value)) ?? $type;
                 $fields[] = $field;
             }
         }

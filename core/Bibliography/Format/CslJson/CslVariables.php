@@ -14,6 +14,8 @@ final class CslVariables
 {
     private const TEXT = [
         'note' => 'note',
+        'N1' => 'note',
+        'GN' => 'note',
         'version' => 'version',
         'pagetotal' => 'number-of-pages',
         'volumes' => 'number-of-volumes',

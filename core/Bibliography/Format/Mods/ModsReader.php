@@ -41,9 +41,10 @@ final class ModsReader
             fn (DOMElement $genre): string => trim($genre->textContent),
             $this->all($xpath, 'm:genre', $mods),
         );
-        $type = $this->type(array_map(strtolower(...), $genres)) ?? $this->unnamedType($one);
+        $type = ModsGenres::type($genres) ?? $this->unnamedType($one);
         $extra = $people->others;
-        foreach ($genres === [ModsWriter::genre($type)] ? [] : $genres as $genre) {
+        // ours says what the type says
+        foreach (array_diff($genres, [ModsGenres::of($type)]) as $genre) {
             $extra[] = new SourceField('genre', $genre);
         }
         foreach ($this->all($xpath, 'm:note', $mods) as $note) {
@@ -246,30 +247,6 @@ final class ModsReader
         }
 
         return implode(' / ', $parts);
-    }
-
-    /** @param  list<string>  $genres */
-    private function type(array $genres): ?PublicationType
-    {
-        foreach ($genres as $genre) {
-            $type = match (true) {
-                str_contains($genre, 'conference') => PublicationType::Conference,
-                str_contains($genre, 'chapter') => PublicationType::Chapter,
-                str_contains($genre, 'thesis') => PublicationType::Thesis,
-                str_contains($genre, 'preprint') => PublicationType::Preprint,
-                $genre === 'other' => PublicationType::Other,
-                str_contains($genre, 'register entry') => PublicationType::RegisterEntry,
-                $genre === 'book' => PublicationType::Book,
-                $genre === 'report' => PublicationType::Report,
-                str_contains($genre, 'article') => PublicationType::Article,
-                default => null,
-            };
-            if ($type !== null) {
-                return $type;
-            }
-        }
-
-        return null;
     }
 
     /**

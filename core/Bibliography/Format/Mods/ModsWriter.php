@@ -6,7 +6,6 @@ namespace WaryHeron\Core\Bibliography\Format\Mods;
 
 use WaryHeron\Core\Bibliography\Format\ReferenceWriter;
 use WaryHeron\Core\Bibliography\Name;
-use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Bibliography\SourceField;
 use XMLWriter;
@@ -80,8 +79,10 @@ final class ModsWriter implements ReferenceWriter
 
     private function genres(XMLWriter $xml, Reference $reference): void
     {
-        $genres = array_filter($reference->extra, fn (SourceField $field): bool => $field->tag === 'genre');
-        foreach ($genres === [] ? [self::genre($reference->type)] : array_column($genres, 'value') as $genre) {
+        $isGenre = fn (SourceField $field): bool => $field->tag === 'genre';
+        $genres = array_column(array_filter($reference->extra, $isGenre), 'value');
+        $ours = ModsGenres::type($genres) === $reference->type ? [] : [ModsGenres::of($reference->type)];
+        foreach ([...$ours, ...$genres] as $genre) {
             $this->element($xml, 'genre', $genre);
         }
     }
@@ -125,17 +126,6 @@ final class ModsWriter implements ReferenceWriter
             }
             $xml->endElement();
         }
-    }
-
-    public static function genre(PublicationType $type): string
-    {
-        return match ($type) {
-            PublicationType::Article => 'journal article',
-            PublicationType::Conference => 'conference publication',
-            PublicationType::Chapter => 'book chapter',
-            PublicationType::RegisterEntry => 'register entry',
-            default => $type->value,
-        };
     }
 
     private function host(XMLWriter $xml, Reference $reference): void

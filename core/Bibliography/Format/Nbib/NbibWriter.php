@@ -116,7 +116,13 @@ final class NbibWriter implements ReferenceWriter
         $isOther = fn (SourceField $one): bool => preg_match('/^[A-Z][A-Z0-9]{1,3}$/', $one->tag) === 1 &&
             ! $one->isOne(...self::REPEATED, ...$empty);
 
-        return array_values(array_filter($reference->extra, $isOther));
+        return array_values(array_filter(
+            array_map(
+                fn (SourceField $one): SourceField => $one->isNote() ? new SourceField('GN', $one->value) : $one,
+                $reference->extra,
+            ),
+            $isOther,
+        ));
     }
 
     /** @return list<SourceField> */

@@ -37,6 +37,8 @@ final class RisWriter implements ReferenceWriter
         foreach ($reference->extra as $field) {
             if ($field->tag === 'TY') {
                 $type = $field->value;
+            } elseif ($field->isNote()) {
+                $rest[] = new SourceField('N1', $field->value);
             } elseif (
                 preg_match('/^[A-Z][A-Z0-9]$/', $field->tag) === 1 &&
                 $field->tag !== 'ER' &&

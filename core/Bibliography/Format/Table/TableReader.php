@@ -109,7 +109,8 @@ final class TableReader
             title: $value('title'),
             authors: $this->authors($value('authors')),
             editors: $this->authors($value('editors')),
-            year: Year::of($value('year')) ?? (Year::of($date) ?? IssuedDate::read($date)?->year()),
+            year: Year::of($value('year')) ??
+                (Year::of($date) ?? (IssuedDate::read($date) ?? IssuedDate::read($value('year')))?->year()),
             date: $date,
             firstPage: $pages->first,
             lastPage: $pages->last,
