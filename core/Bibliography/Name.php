@@ -11,10 +11,11 @@ final readonly class Name
     private const INDEXED = '/^(.*\S)\s+((?:\p{Lu}[.\-]{0,2}){1,4}|(?:\p{Lu}\.-?\s?){2,4})$/Uu';
 
     /** Words that stand in the names of bodies and in nobody's. */
-    private const OF_BODIES = '/\b(?:Academy|Agency|Association|Bureau|Cent(?:er|re)s?|Collaborati(?:on|ve)|College'.
-        '|Commission|Committee|Congress|Consortium|Council|Department|Division|Faculty|Federation|Foundation|Hospital'.
-        '|Institut[eo]?s?|Investigators|Laborator(?:y|ies)|Ministry|Office|Organi[sz]ation|Program(?:me)?|School|Society'.
-        '|Task Force|Trialists|Universit(?:y|ies|ät|é|à)|Inc\.?|Ltd\.?|LLC|GmbH|Corporation)(?!\p{L})/u';
+    private const OF_BODIES = '/\b(?:Academy|Agency|Alliance|Association|Authority|Bureau|Cent(?:er|re)s?|Collaborati(?:on|ve)|College'.
+        '|Commission|Committee|Congress|Coalition|Consortium|Council|Department|Division|Faculty|Federation|Forum'.
+        '|Foundation|Group|Hospital|Institut[eo]?s?|Investigators|Laborator(?:y|ies)|Ministry|Network|Office|Organi[sz]ation|Parliament|Partnership'.
+        '|Program(?:me)?|Project|School|Service|Society'.
+        '|Task Force|Team|Survey|Trialists|Universit(?:y|ies|ät|é|à)|Inc\.?|Ltd\.?|LLC|GmbH|Corporation)(?!\p{L})/u';
 
     public function __construct(public string $family, public string $given = '', public string $suffix = '')
     {

@@ -104,7 +104,8 @@ final class NameList
         $count = count($parts);
         $pairs = array_chunk($parts, 2);
         $are = fn (string $pattern, array $some): bool => count(preg_grep($pattern, $some) ?: []) === count($some);
-        $arePartsOfOne = array_filter($parts, fn (string $one): bool => ! Name::isBody($one) && ! self::isBody($one)) === [];
+        $isNobody = fn (string $one): bool => Name::isBody($one) || self::isBody($one);
+        $arePartsOfOne = count(array_filter($parts, $isNobody)) === $count;
 
         return match (true) {
             $arePartsOfOne => null,

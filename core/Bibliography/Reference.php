@@ -75,7 +75,7 @@ final readonly class Reference
         return implode('', $texts) !== '' || [...$this->authors, ...$this->editors, ...$this->urls] !== [];
     }
 
-    /** Whether there is anything by which a person would know the work again; a number alone is nothing without a key. */
+    /** Whether anything is there to know the work by; a number alone is nothing without a key. */
     public function saysAnything(): bool
     {
         $texts = [$this->journalShort, $this->publisher, $this->series, $this->issn, SourceField::telling($this->extra)];

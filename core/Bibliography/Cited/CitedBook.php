@@ -26,21 +26,30 @@ final class CitedBook
     private const COLON_PAGES = '(?<=\d{4}):\s?(?<pages>\d+\s?[-–—]\s?\d+)(?=[.;]|$)';
 
     /** “Lund: Fen House; 2011” */
-    private const IMPRINT = '(?<place>\p{Lu}(?:[\p{L} ,’-]|(?<=St)\.){1,40}):\s(?<publisher>[^;:,.()]{2,80}?)'
+    private const IMPRINT = '(?<place>\p{Lu}(?:[\p{L} ,’-]|(?<=St)\.){1,40}(?:\s\(\p{Lu}{2,3}\))?)'
+        .':\s(?<publisher>(?:[^;:,.()]|,\s(?!(?:1[89]|20)\d\d|\d|pp)|\s\(\p{Lu}{2,3}\)|(?:Inc|Ltd|Co|Dept|St)\.){2,120}?)'
         .'(?:[;,.]?\s*\(?(?<year>'.CitedNumbers::YEAR.')\)?)?';
 
     private const EDITION = ',?\s?\(?(?:\d{1,2}(?:st|nd|rd|th|\.)?|[Rr]ev(?:ised|\.)?|[Ss]econd|[Tt]hird)'
         .'\s(?:edn?|edition|Aufl(?:age)?|éd)\b\.?\)?';
 
+    private const VOLUMES = '(?:\d{1,3} [Vv]ols?\.|[Vv]ol\. \w{1,5})';
+
+    /** “Edited and translated by Lena Ek.” */
+    private const MADE_BY = '(?:Ed(?:ited|s?\.)|Trans(?:lated|l?\.)|Compiled|With an? \p{L}+\.?)'
+        .'(?:,? (?:and )?(?:trans(?:lated|\.)|ann(?:otated|ot?\.)|ed(?:ited|\.)))*(?: from the \p{L}+)? by [^:]{3,90}?\p{Ll}\.';
+
     /** “Fen House, Lund” */
-    private const TOWN_BEHIND = '(?<publisher>'.self::NAME.')(?:,\s(?<place>\p{Lu}\p{L}+(?:[ -]\p{Lu}\p{L}+)?))?';
+    private const TOWN_BEHIND = '(?<publisher>'.self::NAME.')'
+        .'(?:,\s(?<place>\p{Lu}\p{L}+(?:[ -]\p{Lu}\p{L}+)?(?:,\s(?:\p{Lu}\p{L}+\s?){1,3}|,\s\p{Lu}{2}){0,2}))?';
 
     private const EDITED_BY = '/,?\s\(?(?:edited by|ed\. by|eds?\.|hrsg\. v(?:on|\.))\s+(?=\p{Lu})/iu';
 
     /** “Lund: Fen House; 2011”, “Fen House” */
     public static function read(string $text): ?CitedPlace
     {
-        $text = (string) preg_replace('/^'.self::EDITION.'[.,]?\s+/u', '', $text);
+        $ahead = ['/^'.self::MADE_BY.'\s+/u', '/^(?:'.self::EDITION.'|'.self::VOLUMES.')[.,]?\s+/u'];
+        $text = (string) preg_replace($ahead, '', $text);
         $bare = (string) preg_replace('/\.?\s*Report No\b.*$/iu', '', $text);
         $isImprint = preg_match('/^(?:[^:;]{0,40}\.\s+)?'.self::IMPRINT.'[\s.]*$/u', $bare, $found) === 1;
         $publisher = '/^'.self::TOWN_BEHIND.'(?:[,;]\s(?<year>'.CitedNumbers::YEAR.'))?$/u';

@@ -11,15 +11,28 @@ namespace WaryHeron\Core\Bibliography\Cited;
 final class CitedList
 {
     /** “12.”, “[12]”, “(12)” and bullets before a reference. */
-    public const MARK = '/^\s*(?:[\[(]\d{1,5}[\])]\.?|\[[\p{L}+]{1,6}\d\d[a-z]?\]|\d{1,5}[.)](?=\s)|[•‣*–—-](?=\s))\s*/u';
+    public const MARK = '/^\s*(?:(?!\((?:1[89]|20)\d\d\))[\[(]\s?\d{1,5}\s?[\])]\.?'
+        .'|\[\p{L}[\p{L}+]{0,5}\d{1,2}[a-z]?\]|\d{1,5}[.)](?=\s)|[•‣*](?=\s))\s*/u';
+
+    /** A dash before a reference is one only where the first has one too; else it stands for the names above. */
+    private const DASH = '/^\s*[–—-]\s+/u';
 
     /** “12 Kolbe A”: a mark only where others count on. */
-    public const BARE_MARK = '/^\s*(?<number>\d{1,5})\s+(?=\p{Lu})/u';
+    public const BARE_MARK = '/^\s*(?<number>\d{1,5})\s+(?=[\p{Lu}\d“"‘])/u';
 
     /** “2018;9(1):e17.” at the end of a line: nothing but an address or a note can follow. */
     private const OVER = '~\d{4};\s?\d+(?:\(\w[^()]{0,11}\))?:\s?\w{1,8}(?:[-–]\w{1,8})?\.$~u';
 
     private const GOES_ON = '~^(?:\W|\p{Ll}|https?:|DOI|PMID|PMCID|PubMed|Epub|Available|Accessed|Retrieved|Published|Erratum)~u';
+
+    /** Of the lines of a list that hangs, at least one in so many is set in. */
+    private const SET_IN = 6;
+
+    /** A dash, or a year, where the names would be: they are those of the reference above. */
+    public const SAME = '/^(?:[–—]|-{2,3}|_{2,}|\(?'.CitedNumbers::YEAR.'[a-z]?[).])/u';
+
+    /** Numbers go on though some lines in between could not be read. */
+    private const LEFT_OUT = 5;
 
     /** An address that goes on behind a full stop in the next line. */
     private const ADDRESS = '~((?:https?://|\b10\.\d{4,9}/)[^\s<>"]*[._])\n(?=[\da-z])~u';
@@ -42,12 +55,18 @@ final class CitedList
     public static function apart(string $text): array
     {
         $lines = preg_split('/\R/u', mb_scrub($text, 'UTF-8')) ?: [];
-        $mark = self::areCounted($lines) ? self::BARE_MARK : self::MARK;
-        $areMarked = count(preg_grep($mark, $lines) ?: []) > 1;
-        $begins = $areMarked ? $mark : (self::hang($lines) ? '/^\S/u' : '/^\s*$/u');
+        $first = array_values(array_filter($lines, fn (string $line): bool => trim($line) !== ''))[0] ?? '';
+        if (preg_match(self::DASH, $first) === 1) {
+            $lines = array_map(fn (string $line): string => (string) preg_replace(self::DASH, '• ', $line), $lines);
+        }
+        if (self::areCounted($lines)) {
+            $lines = self::counted($lines);
+        }
+        $areMarked = count(preg_grep(self::MARK, $lines) ?: []) > 1;
+        $begins = $areMarked ? self::marked($lines) : preg_grep(self::hang($lines) ? '/^\S/u' : '/^\s*$/u', $lines);
         $blocks = [[]];
         foreach ($lines as $at => $line) {
-            if (preg_match($begins, $line) === 1) {
+            if (isset($begins[$at])) {
                 $blocks[] = [];
             }
             if (trim($line) !== '') {
@@ -57,10 +76,37 @@ final class CitedList
         $works = [];
         foreach ($blocks as $block) {
             // a heading or a letter's first words may stand above what is numbered
-            $works += self::joined($block, $areMarked && preg_match($mark, reset($block) ?: '') === 1);
+            $works += self::joined($block, $areMarked && preg_match(self::MARK, reset($block) ?: '') === 1);
         }
 
         return $works;
+    }
+
+    /**
+     * The lines that begin with a mark; a page number, or a year that ends a sentence, is none of a list that counts.
+     *
+     * @param  list<string>  $lines
+     * @return array<int, string>
+     */
+    private static function marked(array $lines): array
+    {
+        $marked = array_filter($lines, fn (string $line): bool => preg_match(self::MARK, $line) === 1);
+        $counting = [];
+        $last = null;
+        foreach ($marked as $at => $line) {
+            $number = preg_match('/^\W*(\d+)/', $line, $found) === 1 ? (int) $found[1] : null;
+            if ($number === null || $last === null || $number === 1 || self::goesOn($last, $number)) {
+                $counting[$at] = $line;
+                $last = $number ?? $last;
+            }
+        }
+
+        return 2 * count($counting) > count($marked) ? $counting : $marked;
+    }
+
+    private static function goesOn(int $last, int $number): bool
+    {
+        return $number > $last && $number < $last + self::LEFT_OUT;
     }
 
     /**
@@ -73,7 +119,9 @@ final class CitedList
         $filled = array_values(array_filter($lines, fn (string $line): bool => trim($line) !== ''));
         $areIn = count(preg_grep('/^\s/u', $filled) ?: []);
 
-        return $areIn > 0 && count($filled) - $areIn > 1 && preg_match('/^\S/u', $filled[0]) === 1;
+        return self::SET_IN * $areIn >= count($filled) &&
+            count($filled) - $areIn > 1 &&
+            preg_match('/^\S/u', $filled[0]) === 1;
     }
 
     /**
@@ -96,6 +144,26 @@ final class CitedList
     }
 
     /**
+     * Lines with a full stop behind each number that goes on counting; a year at the beginning of a line does not.
+     *
+     * @param  list<string>  $lines
+     * @return list<string>
+     */
+    private static function counted(array $lines): array
+    {
+        $last = null;
+        foreach ($lines as $at => $line) {
+            $number = preg_match(self::BARE_MARK, $line, $found) === 1 ? (int) $found['number'] : null;
+            if ($number !== null && ($last === null || self::goesOn($last, $number))) {
+                $lines[$at] = (string) preg_replace('/^\s*\d+/', '$0.', $line);
+                $last = $number;
+            }
+        }
+
+        return $lines;
+    }
+
+    /**
      * @param  array<int, string>  $block  lines by their numbers
      * @param  bool  $isOne  whether they are known to be one reference; else they are where that tells more
      * @return array<int, string>
@@ -110,19 +178,24 @@ final class CitedList
             return $whole;
         }
         $told = self::told($block);
-        // where most lines are told, they are one each
-        $byNames = 2 * $told > count($block) ? $whole : self::byNames($block);
-        if (count($byNames) > 1 && self::told($byNames) === count($byNames)) {
-            return $byNames;
+        // one line is told by chance; several that are told are works of their own, if most are
+        $best = $told > 1 ? $block : [];
+        $share = $told > 1 ? $told / count($block) : 0.0;
+        foreach ([self::byNames($block), $whole] as $works) {
+            $others = self::told($works) / count($works);
+            [$best, $share] = $others > $share ? [$works, $others] : [$best, $share];
         }
 
-        return $told <= 1 && self::told($whole) === 1 ? $whole : $block;
+        return $best === [] ? $block : $best;
     }
 
     /** @param  array<int, string>  $works */
     private static function told(array $works): int
     {
-        return count(array_filter($works, fn (string $one): bool => CitedWork::read($one)?->isTold() === true));
+        return count(array_filter(
+            $works,
+            fn (string $one): bool => preg_match(self::SAME, $one) === 1 || CitedWork::read($one)?->isTold() === true,
+        ));
     }
 
     /**
@@ -140,7 +213,9 @@ final class CitedList
             $isOver = $works !== [] &&
                 preg_match(self::OVER, end($works[$at])) === 1 &&
                 preg_match(self::GOES_ON, $line) !== 1;
-            $begins = $isOver || ($ends && CitedNames::ahead($line)?->areCertain === true);
+            $begins = $isOver ||
+                ($ends && preg_match(self::SAME, $line) === 1) ||
+                ($ends && (CitedNames::ahead($line)?->areCertain === true || CitedWork::isDated($line)));
             $at = $works === [] || $begins ? $number : $at;
             $works[$at][] = $line;
         }

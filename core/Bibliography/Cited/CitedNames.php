@@ -14,7 +14,8 @@ final readonly class CitedNames
 
     private const FAMILY = '(?:(?:'.self::PARTICLE.'|\p{Lu}[\p{L}’\'-]+)\s){0,3}?(?:\p{L}{1,3}[’\'-])?\p{Lu}[\p{L}’\'-]+';
 
-    private const GIVEN = '\p{Lu}\p{Ll}[\p{L}’\'-]*(?:\s(?:\p{Lu}\.|\p{Lu}\p{Ll}[\p{L}’\'-]*))*';
+    private const GIVEN = '(?!(?:The|An?|Der|Die|Das|On|In|For)\b)(?:\p{Lu}\.\s)?'
+        .'\p{Lu}\p{Ll}[\p{L}’\'-]*(?:\s(?:\p{Lu}\.|\p{Lu}\p{Ll}[\p{L}’\'-]*))*';
 
     private const SUFFIX = '(?:,?\s(?<suffix>Jr|Sr|II|III|IV)\b\.?)?';
 
@@ -45,6 +46,10 @@ final readonly class CitedNames
     private const BODY = '/^(?<family>(?:\p{Lu}[\p{L}’\'-]++(?:[ ,]+(?:of|for|the|and|on|in|&|de|la|für|der|des)\b)*+[ ,]*+){2,10}'
         .'(?:\(\p{Lu}{2,10}\))?|\p{Lu}{2,8})(?<given>)(?=[.:]\s|;\s\p{Lu}|\s?\((?:\d{4}|n\.|in press)|\.?$|,\s?[“"‘])/u';
 
+    /** Whatever stands before “. 2004.” or “ (2004)” */
+    private const ISSUER = '/^(?<family>\p{L}(?:[^.;:“”"]|\.(?!\s)){1,79}?)(?<given>)'
+        .'(?=[.,]?\s\(?(?:1[89]|20)\d\d[a-z]?[).,:])/u';
+
     /** Which forms may follow names of a form. */
     private const FOLLOWS = [
         'dotted' => ['dotted', 'called', 'indexed', 'group'],
@@ -63,6 +68,7 @@ final readonly class CitedNames
         'as called' => self::AS_CALLED,
         'group' => self::GROUP,
         'body' => self::BODY,
+        'issuer' => self::ISSUER,
     ];
 
     private const BETWEEN = '/^\.?\s*(?:[,;]\s*(?:(?:&|and|y|et|e|und|och|og|en)\s+)?|\s(?:&|and|y|et|e|und|och|og|en)\s+)'
@@ -72,18 +78,24 @@ final readonly class CitedNames
 
     private const BEHALF = '/^[,;]?\s*(?:for|on behalf of)\s+the\s+(\p{Lu}[^.;,:(]{2,80})/u';
 
+    /** What else than writing they did. */
+    private const ROLE = '/^,\s(?:inventors?|cartographers?|compilers?|directors?|producers?|presenters?|performers?)\b'
+        .'(?:;\s[^;]{2,80}?, assignees?)?/u';
+
     private const EDITORS = '/^[,.]?\s*(?:\((?:eds?|hrsg|hg|éds?|dir|coords?)\.?\)|(?:eds|ed|editors?|hrsg|hg)\b\.?)/iu';
 
     /**
      * @param  non-empty-list<Name>  $names
      * @param  string  $rest  what stands behind them
      * @param  bool  $areCertain  whether their initials show that they are names
+     * @param  string  $form  how they are written
      */
     private function __construct(
         public array $names,
         public string $rest,
         public bool $areEditors,
         public bool $areCertain,
+        public string $form,
     ) {
     }
 
@@ -100,6 +112,19 @@ final readonly class CitedNames
         return null;
     }
 
+    /**
+     * All that the beginning of a reference may say of names, where a text is known to be one.
+     *
+     * @return array<string, self> by form
+     */
+    public static function readings(string $text): array
+    {
+        $forms = ['dotted', 'indexed', 'called', 'in full', 'as called', 'body', 'issuer'];
+        $readings = array_map(fn (string $form): ?self => self::inForm($form, $text), array_combine($forms, $forms));
+
+        return array_filter($readings, fn (?self $one): bool => $one !== null);
+    }
+
     /** As notes and those who name editors have them: “Ines Okafor and Lena Ek”. */
     public static function called(string $text): ?self
     {
@@ -113,9 +138,10 @@ final readonly class CitedNames
             return null;
         }
         $names = [$first, ...self::following($form, $text), ...self::others($text)];
+        $text = (string) preg_replace(self::ROLE, '', $text);
         $rest = (string) preg_replace(self::EDITORS, '', $text);
 
-        return new self($names, $rest, $rest !== $text, in_array($form, ['dotted', 'indexed', 'called'], true));
+        return new self($names, $rest, $rest !== $text, in_array($form, ['dotted', 'indexed', 'called'], true), $form);
     }
 
     /**

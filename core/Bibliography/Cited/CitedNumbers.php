@@ -9,10 +9,11 @@ final class CitedNumbers
 {
     public const YEAR = '(?:1[89]|20)\d\d';
 
-    private const RANGE = '[A-Za-z]{0,3}\d+[A-Za-z]?(?:\s?[-–—‑]\s?[A-Za-z]{0,3}\d+[A-Za-z]?)?';
+    private const RANGE = '[A-Za-z]{0,3}\d+[A-Za-z]?(?:\s?[-–—‑]\s?[A-Za-z]{0,3}\d+[A-Za-z]?)?'
+        .'|[ivxlc]{1,6}\s?[-–—‑]\s?[ivxlc]{1,6}';
 
-    private const MONTH = '(?:Jan|Feb|Mar|Mär|Apr|May|Mai|Jun|Jul|Aug|Sept?|Oct|Okt|Nov|Dec|Dez)\p{L}{0,6}\.?'
-        .'|Spring|Summer|Autumn|Fall|Winter';
+    public const MONTH = '(?:(?:Jan|Feb|Mar|Mär|Apr|May|Mai|Jun|Jul|Aug|Sept?|Oct|Okt|Nov|Dec|Dez)\p{L}{0,6}\.?'
+        .'|Spring|Summer|Autumn|Fall|Winter)';
 
     /** What numbers begin with. */
     public const BEGINS = '(?:(?i:vol|no|nr|suppl|pp?|Bd|Jg)\b\.?\s?\d|(?:'.self::MONTH.')[^.;]{0,12}\d|(?i:published online|in press|forthcoming|ahead of print))';
@@ -24,9 +25,11 @@ final class CitedNumbers
         'issue' => '/^(?:no|nr|nº|n°|iss(?:ue)?|núm|Heft|H)\.?\s?(?<told>\d[\w–-]*)/iu',
         'supplement' => '/^(?<told>Suppl(?:ement)?\b\.?(?:\s?\w{1,4})?)/iu',
         'pages' => '/^(?:(?:pp?|págs?)\.?\s?|S\.\s?|Seiten?\s|Art(?:icle|\.)?(?:\s(?:no|ID)\.?)?\s)(?<told>'.self::RANGE.')/iu',
+        'issue of year' => '/^(?<told>\d{1,3})\s?\/\s?(?='.self::YEAR.')/u',
         'brackets' => '/^\((?<told>[^()]{1,30})\)/u',
         'year' => '/^(?<told>'.self::YEAR.')[a-z]?(?![\w–-])/u',
         'number' => '/^(?<told>'.self::RANGE.')(?![\p{L}\d])/u',
+        'section' => '/^(?:Sect(?:ion)?\.?|Pt\.?|Part)\s(?<told>\w{1,3}(?::\w{1,4})?)(?:\s\(col\.? \d\))?/u',
         'words' => '/^(?:published online|epub(?: ahead of print)?|ahead of print|in press|forthcoming|online first'
             .'|advance online publication|online)\b/iu',
     ];
@@ -93,6 +96,8 @@ final class CitedNumbers
                 ? $this->takesNumber($told, $isBehindColon)
                 : $this->sets('year', (int) $told),
             'number' => $this->takesNumber($told, $isBehindColon),
+            'issue of year' => $this->sets('issue', $told),
+            'section' => $this->pages !== '' || $this->sets('pages', $told),
             'supplement' => $this->sets('issue', trim("{$this->issue} {$told}")),
             default => $this->sets($kind, $told),
         };
@@ -101,6 +106,9 @@ final class CitedNumbers
     /** “(2)” behind a volume, “(2004)”, “(Winter 1998)” */
     private function takesBrackets(string $told): bool
     {
+        if (preg_match('/^(\d{1,3})\. (?:Jg|Jahrg)/u', $told, $found) === 1) {
+            return $this->sets('volume', $found[1]);
+        }
         if (preg_match('/\b'.self::YEAR.'\b/', $told, $found) === 1) {
             return $this->sets('year', (int) $found[0]);
         }

@@ -17,7 +17,8 @@ final readonly class CitedTitle
         .'|[‘\'](?<title2>.{3,}?)(?:[,.][’\'](?=\s|$)|[’\'](?=[,.:;]?\s|[,.:;]?$)'.self::GOES_ON.'))/u';
 
     /** Where a title may end. */
-    private const ENDS = '(?<!\bNo|\bvs|\bSt|\bDr|\bVol|\bv)[.?!](?=\s)|,(?=\s\d{1,2}(?:st|nd|rd|th)\sed)|[.?!]?$';
+    private const ENDS = ',(?=\s[Ii]n:\s\p{Lu})|;(?=\s\p{Lu}[^;:]{2,60}:\s\p{Lu})'
+        .'|(?<!\bNo|\bvs|\bSt|\bDr|\bVol|\bv)[.?!](?=\s)|,(?=\s\d{1,2}(?:st|nd|rd|th)\sed)|[.?!]?$';
 
     /** Where a comma ends the names, it may end the title. */
     private const COMMA_ENDS = ',(?=\s\p{Lu})|'.self::ENDS;
@@ -46,6 +47,9 @@ final readonly class CitedTitle
     private const BEHIND = [
         '/\s\([^()]*\b(?:edn?|edition|Vol)\b[^()]*\)$/u',
         '/,?\s\d{1,2}(?:st|nd|rd|th)\s(?:edn?|edition)\b\.?$/u',
+        '/\s\[(?:video(?:cassette|recording)?|CD-ROM|DVD|map|audiocassette|film|slide'
+            .'|microform|computer (?:program|software)|Internet|Online)\]$/iu',
+        '/,\s\d{1,3}\svols?$/u',
         '/\s*\([^()]*\bTrans(?:l|lators?)?\.?\)$/u',
         self::LANGUAGE,
     ];
@@ -59,6 +63,27 @@ final readonly class CitedTitle
         public string $rest,
         public bool $isQuoted = false,
     ) {
+    }
+
+    /** Where names are followed by a place at once. */
+    public static function none(CitedPlace $place): self
+    {
+        return new self('', $place, $place->type, '', '', '');
+    }
+
+    /**
+     * What may be the title: up to the first end behind which a place is told, and up to the first end at all.
+     *
+     * @return non-empty-list<self>
+     */
+    public static function readings(string $text, bool $mayEndAtComma): array
+    {
+        $read = self::read($text, $mayEndAtComma);
+        $parts = preg_split('/'.self::ENDS.'/u', ltrim($text, ' .,:;'), 2);
+        $title = trim($parts[0] ?? '');
+        $isShorter = ! $read->isQuoted && $title !== '' && mb_strlen($title) < mb_strlen($read->title);
+
+        return $isShorter ? [$read, self::of($title, null, $parts[1] ?? '')] : [$read];
     }
 
     /**
@@ -100,7 +125,8 @@ final readonly class CitedTitle
             if ($place !== null) {
                 return self::of($title, $place, $rest);
             }
-            $first ??= $sign === ',' ? null : self::of($title, null, $rest);
+            $isInitial = preg_match('/(?<!\p{L})\p{Lu}$/u', $title) === 1;
+            $first ??= $sign === ',' || $isInitial ? null : self::of($title, null, $rest);
         }
 
         return $first ?? self::of($text, null, '');

@@ -15,16 +15,33 @@ final readonly class CitedWork
     /** Where it is found, when somebody looked, what it is to a register: nothing of the work. */
     private const NOISE = [
         '~(?:available (?:at|from|online):?\s*|retrieved (?:[^.;]{0,30})?from:?\s*)?'
-            .'(?:https?://\S+|(?:doi:?\s*)?10\.\d{4,9}/\S+)~iu',
+            .'(?:(?:doi|URL):?\s*)?(?:https?\s?:\s?/\s?/\s?\S+|(?:doi:?\s*)?10\.\d{4,9}/\S+)~iu',
         '/\[(?:cited|accessed|updated|viewed|Internet|online)\b[^\]]*\]|\((?:accessed|cited|viewed)\b[^)]*\)/iu',
         '/\b(?:accessed|viewed|last accessed|zugriff am)(?: on)?:? [^.;]{0,20}\d{4}\.?/iu',
         '/\[(?:PubMed|letter|editorial|comment|abstract)\b[^\]]*\]/iu',
         '/\bPMC?(?:ID)?:? ?(?:PMC)?\d+[.;]?|\bISBN:? ?[\d-]+X?|\bEpub \d{4}[^.;]{0,12}[.;]?/iu',
     ];
 
+    /** Behind a reference in a list: what became of it, where it is cited, what somebody remarks. */
+    private const TAILS = [
+        '/\b(?:Erratum|Retraction|Retracted|Comment|Corrected and republished|Update)(?: in| of| from| on):.*$/u',
+        '/\((?:cit(?:ed)?\.? on|visited on|zit\. auf|besucht am)[^)]*\)/iu',
+        '/\[(?:homepage|serial|monograph|database|Internet|about)[^\]]*\]/iu',
+        '/\barXiv:\s?[\w.\/-]+(?:\s?\[[\w.-]+\])?|\b(?:url|mailto|eprint):?(?=\s|$)|\bmailto:\S+|\bCited in PubMed\b/iu',
+        '/\b(?:Disponible (?:depuis|sur|en)|Verfügbar unter)\s?:?|(?<=\.)(?:\s\d{1,3},?)+\.?$/iu',
+        '/(?<=\s)\[[^\]]{8,200}\]\s*$/u',
+        '/(?<=\.)\s*Open access\.?\s*$|;\s*discussion (?:[A-Za-z]?\d+)(?:[-–]\d+)?(?=\.)|\bContract No\b.*$/iu',
+    ];
+
     /** Behind the names: “(2004).”, “(2004, March 3).”, “, 2004.”, “(in press).” */
-    private const YEAR_AHEAD = '/^[\s.,]*(?:\(c?\.?\s?(?<year>'.CitedNumbers::YEAR.')[a-z]?(?:[,\/–-][^)]{1,20})?\)'
-        .'|(?<bare>'.CitedNumbers::YEAR.')[a-z]?(?=[.,:]|\s\p{Lu})|\((?:n\. ?d\.|in press|forthcoming)\))[.,:]*\s*/u';
+    private const YEAR_AHEAD = '/^[\s.,]*(?:[(\[](?:c?\.?\s?|'.CitedNumbers::MONTH.'\s)(?<year>'.CitedNumbers::YEAR.')'
+        .'[a-z]?\??(?:[,\/–-][^)\]]{1,20})?[)\]]'
+        .'|(?:'.CitedNumbers::MONTH.'\s)?(?<bare>'.CitedNumbers::YEAR.')[a-z]?(?:\s[(\[]\d{4}[)\]])?(?=[.,:]|\s\p{Lu})'
+        .'|\((?:n\. ?d\.|in press|forthcoming)\))[.,:]*\s*/u';
+
+    /** “Lamps of the Ward, August 2009” */
+    private const DATED = '/^(?<title>.{4,})[,;]\s(?:'.CitedNumbers::MONTH.'\s)?(?:\d{1,2},?\s)?'
+        .'(?<year>'.CitedNumbers::YEAR.')$/u';
 
     /** Letters of the shortest line that may be a title. */
     private const SHORTEST = 11;
@@ -60,6 +77,84 @@ final readonly class CitedWork
         return $told ?? ($doi === '' && mb_strlen($title) < self::SHORTEST ? null : new self($title, $doi));
     }
 
+    /**
+     * What a line tells that is known to be a reference, since it stands in a list of them: the most plausible of all
+     * that it may say.
+     *
+     * @param  string  $form  of the names of most others in the list; empty where that is not known
+     */
+    public static function listed(string $line, string $form = ''): ?self
+    {
+        $line = trim((string) preg_replace(CitedList::MARK, '', trim($line)));
+        if (strlen($line) > self::LONGEST) {
+            return null;
+        }
+        $doi = Doi::all($line)[0] ?? '';
+        $bare = trim((string) preg_replace([...self::NOISE, ...self::TAILS], ' ', $line), " \t,;");
+        $unmarked = (string) preg_replace(CitedList::BARE_MARK, '', $bare);
+        [$best, $most] = [null, PHP_INT_MIN];
+        foreach (array_unique([$bare, $unmarked]) as $text) {
+            foreach (self::readings($text, $doi) as $reading) {
+                $points = Plausibility::of($reading) + ($form !== '' && $reading->by?->form === $form ? 2 : 0);
+                [$best, $most] = $points > $most ? [$reading, $points] : [$best, $most];
+            }
+        }
+        $isPlaced = $best?->told?->place !== null || $doi !== '';
+        // a year alone stands in any sentence
+        $isReference = $isPlaced || ($best?->year !== null && ($best->by !== null || $best->told?->isQuoted === true));
+
+        return $isReference && $most > 0 ? $best : null;
+    }
+
+    /** Whether a line can hardly be anything else: people, a year, and a place or a title in quotation marks. */
+    public static function isLikely(string $line): bool
+    {
+        $read = self::listed($line);
+        $arePeople = $read?->by !== null && ! in_array($read->by->form, ['body', 'issuer'], true);
+
+        return $arePeople && $read->year !== null && ($read->told?->isQuoted === true || $read->told?->place !== null);
+    }
+
+    /** Whether names and a year in brackets begin it, as in no other sentence. */
+    public static function isDated(string $line): bool
+    {
+        foreach (CitedNames::readings($line) as $form => $by) {
+            $isBehind = preg_match('/^\s?\(/', $by->rest) === 1 && preg_match(self::YEAR_AHEAD, $by->rest) === 1;
+            if ($isBehind && $form !== 'issuer') {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<self> */
+    private static function readings(string $text, string $doi): array
+    {
+        $readings = [];
+        foreach (CitedNames::readings($text) as $by) {
+            [$readings[], $readings[]] = [...self::dated($by->rest, $by, $doi), null];
+            $readings[] = self::untitled($by, $doi);
+        }
+        $readings[] = self::noted($text, $doi);
+        $readings = [...$readings, ...self::dated($text, null, $doi)];
+
+        return array_values(array_filter($readings));
+    }
+
+    /** A. Kolbe, M. Haas, J. Sleep 12, 345 (2004) */
+    private static function untitled(CitedNames $by, string $doi): ?self
+    {
+        $rest = ltrim($by->rest, ' ,');
+        $place = str_starts_with($by->rest, ',') ? CitedJournal::read(rtrim($rest, ' .')) : null;
+
+        $isJournal = $place !== null && preg_match('/^[^,]{2,60}$/u', $place->journal) === 1;
+
+        return $place === null || ! $isJournal || $place->volume === '' || $place->year === null
+            ? null
+            : new self('', $doi, $place->year, $by, CitedTitle::none($place));
+    }
+
     /** Null where no names stand before a title, or no year anywhere. */
     private static function told(string $text, string $doi): ?self
     {
@@ -73,14 +168,33 @@ final readonly class CitedWork
 
     private static function by(CitedNames $by, string $doi): ?self
     {
-        $isAhead = preg_match(self::YEAR_AHEAD, $by->rest, $ahead) === 1;
-        $rest = substr($by->rest, strlen($ahead[0] ?? ''));
-        $title = CitedTitle::read($rest, ! $isAhead && preg_match('/^\.?,/', $rest) === 1);
-        $year = ($ahead['year'] ?? '').($ahead['bare'] ?? '');
-        $year = $year !== '' ? (int) $year : $title->place->year ?? self::yearIn($title->rest);
-        $isSure = $isAhead || ($year !== null && ($by->areCertain || $title->isQuoted || $title->place !== null));
+        $isAhead = preg_match(self::YEAR_AHEAD, $by->rest) === 1;
+        $read = self::dated($by->rest, $by, $doi)[0];
+        $isTold = $by->areCertain || $read->told?->isQuoted === true || $read->told?->place !== null;
 
-        return $isSure ? new self($title->title, $doi, $year, $by, $title) : null;
+        return $isAhead || ($read->year !== null && $isTold) ? $read : null;
+    }
+
+    /**
+     * Year and title of what stands behind the names.
+     *
+     * @return non-empty-list<self>
+     */
+    private static function dated(string $text, ?CitedNames $by, string $doi): array
+    {
+        $isAhead = preg_match(self::YEAR_AHEAD, $text, $ahead) === 1;
+        $rest = substr($text, strlen($ahead[0] ?? ''));
+        $said = ($ahead['year'] ?? '').($ahead['bare'] ?? '');
+        $mayEndAtComma = $by !== null && ! $isAhead && preg_match('/^\.?,/', $rest) === 1;
+
+        return array_map(function (CitedTitle $title) use ($said, $by, $doi): self {
+            $year = $said !== '' ? (int) $said : $title->place->year ?? self::yearIn($title->rest);
+            $isDated = $year === null && preg_match(self::DATED, $title->title, $dated) === 1;
+
+            return $isDated
+                ? new self($dated['title'], $doi, (int) $dated['year'], $by, $title)
+                : new self($title->title, $doi, $year, $by, $title);
+        }, CitedTitle::readings($rest, $mayEndAtComma));
     }
 
     /** Ken Ito, “Night Trains,” History of Work 14 (2003): 9; Ines Okafor, Lamps (Lund: Fen House, 2007), 55 */
@@ -95,8 +209,8 @@ final readonly class CitedWork
 
     private static function yearIn(string $text): ?int
     {
-        $year = '/(?<![\d\p{L}])'.CitedNumbers::YEAR.'(?![\d\p{L}])/u';
+        $year = '/(?<![\d\p{L}])c?(?<year>'.CitedNumbers::YEAR.')(?![\d\p{L}])/u';
 
-        return preg_match($year, $text, $found) === 1 ? (int) $found[0] : null;
+        return preg_match($year, $text, $found) === 1 ? (int) $found['year'] : null;
     }
 }

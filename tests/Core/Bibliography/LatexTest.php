@@ -94,7 +94,7 @@ it('reads text as LaTeX writes it', function (string $latex, string $text) {
     ['$5 and $6', '5 and 6'],
     ['CD4$^+$ cells', 'CD4⁺ cells'],
     ['a_b^c', 'a_b^c'],
-    'commands of a document, known by name alone' => ['The {\\Lampa} and \\OIL{}: the \\GUILD\\ of \\NightLab today', 'The Lampa and OIL: the GUILD of NightLab today'],
+    'commands of a document, known by name alone' => ['{\\Lampa}, \\OIL{}: the \\GUILD\\ of \\NightLab now', 'Lampa, OIL: the GUILD of NightLab now'],
     'their text, where they have one' => ['\\pkg{lamps} for \\journalname{Nocturne}', 'lamps for Nocturne'],
     'looks, which say nothing' => ['{\\bfseries Lamps} \\raggedright\\relax of {\\ttfamily oil}\\hfill', 'Lamps of oil'],
     'what only sorts' => ['\\noopsort{1973b}1973 and \\SortNoop{Lamp}Visor', '1973 and Visor'],

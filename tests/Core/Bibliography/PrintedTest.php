@@ -205,6 +205,34 @@ it('reads a reference of whatever style as its parts', function (string $line, s
         'Night Council of the Wards. Lamps at work. Lund: Fen House; 2012.',
         'Night Council of the Wards | 2012 | Lamps at work |  | ',
     ],
+    'given names ahead' => [
+        '[3] Patricia S. Abel, K. Brad Wren, and Robert Plat. 2007. The lamp holder’s dilemma: Dim, dark, or out? Commun. Nights 50, 1 (Jan. 2007), 36–44. https: //doi.org/10.71111/cn',
+        'Abel, Patricia S.; Wren, K. Brad; Plat, Robert | 2007 | The lamp holder’s dilemma: Dim, dark, or out? | Commun. Nights 50(1):36–44 | 10.71111/cn',
+    ],
+    'an initial before a given name' => [
+        'Batt, C. Dana. “How Late Is the Night? The Ward and the Lamp.” Night Psychologist 45 (March 1990): 336–46.',
+        'Batt, C. Dana | 1990 | How Late Is the Night? The Ward and the Lamp | Night Psychologist 45:336–46 | ',
+    ],
+    'of physicists, without a title' => [
+        '[8] X. Falk, S. Ley, and H. Wick, Opt. Nights 24, 771 (1999).',
+        'Falk, X.; Ley, S.; Wick, H. | 1999 |  | Opt. Nights 24:771 | ',
+    ],
+    'an issue of a year' => [
+        'Adrian, Hedda und Kern, Ute (Aug. 2005): Neue Lampen im Bau, in: Nachtheft 3 / 2005 (17. Jg.), S. 47–58.',
+        'Adrian, Hedda; Kern, Ute | 2005 | Neue Lampen im Bau | Nachtheft 17(3):47–58 | ',
+    ],
+    'small Roman pages, and what became of it' => [
+        '17. Chad R, Schuk U. The politics of lamps. Nightethics. 2002;16(2):iii-v. Erratum in: Nightethics 2003;17:1.',
+        'Chad, R; Schuk, U | 2002 | The politics of lamps | Nightethics 16(2):iii–v | ',
+    ],
+    'publisher and town behind a semicolon' => [
+        '(6 ) Augst, R. L., Dim Lamps for the Ward; Fen House: Lund, 1995.',
+        'Augst, R. L. | 1995 | Dim Lamps for the Ward |  | ',
+    ],
+    'where it is cited' => [
+        '[12] Ann Ode and Bo Lind. “Dim wards.” Night Work 14 (2006), 1–2 (cit. on p. 24).',
+        'Ode, Ann; Lind, Bo | 2006 | Dim wards | Night Work 14:1–2 | ',
+    ],
     'a body with its short name' => [
         'National Institute for Lamps and Light (NILL). (2018). Lamps at work. Lund: Fen House, 2018.',
         'National Institute for Lamps and Light (NILL) | 2018 | Lamps at work |  | ',
@@ -281,6 +309,56 @@ it('has an address whole that goes on in the next line, and none that the next l
     $list = printed("1. Falk E. Nights. Night Sci. 2017;14:810-8. https://doi.org/10.71111/an.\n2017.810\n2. Haas M. Naps. Night Sci. 2018;15:1-9. doi:10.71111/na.1.\nEpub ahead of print.\n");
     expect(array_column($list, 'doi'))->toBe(['10.71111/an.2017.810', '10.71111/na.1'])
         ->and(array_column($list, 'journal'))->toBe(['Night Sci', 'Night Sci']);
+});
+
+it('reads each reference in the way that most of its list are written', function () {
+    $list = printed(<<<'LIST'
+    [1] Anna Kolbe, Mira Haas, and Ken Ito. 2014. Lamps of wards. Fen House, Lund.
+    [2] Patrick W. Dale. 2009. Night numbers and citations of wards. Fen House, Lund.
+    [3] Night Lamp Project. 2019. Lamps by number. Retrieved May 27, 2019 from http://nlp.example
+    [4] R Lamp Team. 2019. Lamps: a language of wards. Lamp Foundation, Lund.
+    [5] Ora Lind. Rotas of the night, August 2009. http://ol.example
+    [6] What nobody dated
+    LIST);
+    expect(array_map(fn (Reference|UnreadableRecord $one): string => $one instanceof Reference ? toldOf($one) : 'untold', $list))->toBe([
+        'Kolbe, Anna; Haas, Mira; Ito, Ken | 2014 | Lamps of wards |  | ',
+        'Dale, Patrick W. | 2009 | Night numbers and citations of wards |  | ',
+        'Night Lamp Project | 2019 | Lamps by number |  | ',
+        'R Lamp Team | 2019 | Lamps: a language of wards |  | ',
+        'Lind, Ora | 2009 | Rotas of the night |  | ',
+        'untold',
+    ]);
+});
+
+it('takes a dash, or a year without names, for the names above', function () {
+    $list = printed("Okafor, I. (2004). Lamps of wards. Night Work, 3, 1–9.\n".
+        "— (2005). Rotas of wards. Night Work, 4, 1–9.\n(2006). Naps of wards. Night Work, 5, 1–9.\n");
+    expect(array_map(toldOf(...), $list))->toBe([
+        'Okafor, I. | 2004 | Lamps of wards | Night Work 3:1–9 | ',
+        'Okafor, I. | 2005 | Rotas of wards | Night Work 4:1–9 | ',
+        'Okafor, I. | 2006 | Naps of wards | Night Work 5:1–9 | ',
+    ]);
+});
+
+it('is not misled by numbers that begin lines and do not count on', function (string $text, array $titles) {
+    expect(array_column(printed($text), 'title'))->toBe($titles);
+})->with([
+    'pages' => [
+        "1. Kolbe A. Lamps of wards. J Sleep. 2004;3:909-\n11. Epub 2004 Jan 2.\n2. Ito K. Visors of wards. J Sleep. 2005;4:1.\n",
+        ['Lamps of wards', 'Visors of wards'],
+    ],
+    'years' => [
+        "1 Kolbe A. Lamps of wards. J Sleep.\n2004 Mar;3:9.\n2 Ito K. Visors of wards. J Sleep. 2005;4:1.\n".
+            "3 21 lamps may sting. BMJ Nights. 2005;4:2.\n",
+        ['Lamps of wards', 'Visors of wards', '21 lamps may sting'],
+    ],
+]);
+
+it('takes a list apart by blank lines though one line is set in', function () {
+    $text = "  Kolbe, A. (2004). Dim lamps in wards: a trial of sleep. Journal of Sleep, 3(2), 41–\n50.\n\n".
+        "Ito, K. & Ek, L. (2005a). Visors for nurses of the\nnight. In F.-J. Rad & S. Kron (Eds.), Lamps and Lux (pp. 1–\n9). Lund: Fen House.\n\nUde, M. (2006). Nights of wards. Night Work, 5, 1–9.\n";
+    expect(array_column(printed($text), 'title'))
+        ->toBe(['Dim lamps in wards: a trial of sleep', 'Visors for nurses of the night', 'Nights of wards']);
 });
 
 it('takes a list apart by its numbers, whatever its lines, and says where each began', function () {

@@ -201,15 +201,16 @@ final class BibtexWork
         return IssuedDate::read($year)?->year() ?? Year::of($year);
     }
 
-    /** The series of a book, or of a journal that has begun to count anew, which BibLaTeX names by a key or a number. */
+    /** The series of a book; that of a journal which counts anew, BibLaTeX names by a key or a number. */
     private function series(): string
     {
         $series = $this->take('series');
         $isJournal = in_array($this->entry->type, ['article', 'periodical'], true);
+        $ordinal = new \NumberFormatter('en', \NumberFormatter::ORDINAL);
 
         return match (true) {
             preg_match('/^(new|old)series$/', $series, $age) === 1 => "{$age[1]} series",
-            $isJournal && preg_match('/^[1-9]\d?$/', $series) === 1 => (new \NumberFormatter('en', \NumberFormatter::ORDINAL))->format((int) $series).' series',
+            $isJournal && preg_match('/^[1-9]\d?$/', $series) === 1 => "{$ordinal->format((int) $series)} series",
             default => $series,
         };
     }

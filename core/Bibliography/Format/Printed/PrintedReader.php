@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Bibliography\Format\Printed;
 
 use WaryHeron\Core\Bibliography\Cited\CitedList;
-use WaryHeron\Core\Bibliography\Cited\CitedNames;
 use WaryHeron\Core\Bibliography\Cited\CitedPlace;
 use WaryHeron\Core\Bibliography\Cited\CitedTitle;
 use WaryHeron\Core\Bibliography\Cited\CitedWork;
@@ -30,6 +29,11 @@ final class PrintedReader implements RecognisesItself, ReferenceReader
     /** Of the references at the beginning of a file, so many in a hundred have to be told. */
     private const TOLD = 60;
 
+    private const DASHES = '/^(?:[–—]|-{2,3}|_{2,})+[.,:]?\s*/u';
+
+    /** So many of the first references are asked for the style of their names. */
+    private const ASKED = 60;
+
     public function recognises(string $beginning): bool
     {
         // the last one may be cut off
@@ -53,9 +57,33 @@ final class PrintedReader implements RecognisesItself, ReferenceReader
         if ($works === []) {
             throw UnusableFile::unknownFormat();
         }
+        $form = self::form($works);
+        $before = null;
         foreach ($works as $line => $one) {
-            yield self::reference($one, $line);
+            $reference = self::reference($one, $line, $form);
+            $isBySame = $reference instanceof Reference && preg_match(CitedList::SAME, $one) === 1 && $before !== null;
+            yield $isBySame ? $reference->with($before) : $reference;
+            if ($reference instanceof Reference && ! $isBySame) {
+                $before = ['authors' => $reference->authors, 'editors' => $reference->editors];
+            }
         }
+    }
+
+    /**
+     * How most of the references write their names; a list has one style.
+     *
+     * @param  array<int, string>  $works
+     */
+    private static function form(array $works): string
+    {
+        $forms = [];
+        foreach (array_slice($works, 0, self::ASKED) as $one) {
+            $forms[] = CitedWork::listed($one)?->by->form ?? '';
+        }
+        $counts = array_count_values(array_filter($forms, fn (string $one): bool => $one !== ''));
+        arsort($counts);
+
+        return 2 * (reset($counts) ?: 0) > count($forms) ? (string) array_key_first($counts) : '';
     }
 
     /** @return array<int, string> by the line each begins on; without a heading above them */
@@ -69,13 +97,13 @@ final class PrintedReader implements RecognisesItself, ReferenceReader
 
     private static function isTold(string $text): bool
     {
-        return CitedWork::read($text)?->isTold() === true;
+        return CitedWork::read($text)?->isTold() === true || CitedWork::isLikely($text);
     }
 
-    private static function reference(string $text, int $line): Reference|UnreadableRecord
+    private static function reference(string $text, int $line, string $form): Reference|UnreadableRecord
     {
-        $work = CitedWork::read($text);
-        if ($work?->told === null || $work->by === null) {
+        $work = CitedWork::listed((string) preg_replace(self::DASHES, '', $text), $form);
+        if ($work?->told === null) {
             return UnreadableRecord::broken(
                 $line,
                 'Where the title begins and ends cannot be told here. '
@@ -84,11 +112,13 @@ final class PrintedReader implements RecognisesItself, ReferenceReader
             );
         }
 
-        return self::made($work, $work->by, $work->told, $text, $line);
+        return self::made($work, $work->told, $text, $line);
     }
 
-    private static function made(CitedWork $work, CitedNames $by, CitedTitle $told, string $text, int $line): Reference
+    private static function made(CitedWork $work, CitedTitle $told, string $text, int $line): Reference
     {
+        $areEditors = $work->by?->areEditors === true;
+        $names = $work->by->names ?? [];
         $place = $told->place ?? CitedPlace::unknown();
         $pages = Pages::of($place->pages);
         $isKept = $told->place === null && $told->rest !== '';
@@ -96,8 +126,8 @@ final class PrintedReader implements RecognisesItself, ReferenceReader
         return new Reference(
             type: $told->type,
             title: $work->title,
-            authors: $by->areEditors ? [] : $by->names,
-            editors: $by->areEditors ? $by->names : $place->editors,
+            authors: $areEditors ? [] : $names,
+            editors: $areEditors ? $names : $place->editors,
             year: $work->year,
             date: (string) $work->year,
             journal: $place->journal,
