@@ -29,6 +29,9 @@ final class ReadReferenceLists implements OfTask, ShouldQueue
 
     private const SECONDS = 12.0;
 
+    /** So many reasons are told at the end. */
+    private const REASONS = 4;
+
     public int $tries = 20;
 
     public int $backoff = 2;
@@ -36,7 +39,7 @@ final class ReadReferenceLists implements OfTask, ShouldQueue
     /**
      * @param  list<string>  $copies  those that are left
      * @param  int  $taken  lists that were delivered
-     * @param  list<string>  $lacking  reports in which none was found, as they are called
+     * @param  array<string, list<string>>  $lacking  reports as they are called, by why nothing was taken from them
      */
     public function __construct(
         public readonly string $taskId,
@@ -69,11 +72,14 @@ final class ReadReferenceLists implements OfTask, ShouldQueue
 
                     return;
                 }
-                $isTaken = $this->isTaken($take, $task, $id);
+                $this->take($take, $task, $id);
+                $taken++;
+            } catch (Refused $refused) {
+                $lacking[$refused->getMessage()][] = self::called($id);
             } catch (DiedTwice) {
-                $isTaken = false; // what kills whoever reads it is passed over, like what has no list
+                // what kills whoever reads it is passed over, like what has no list
+                $lacking['It could not be read.'][] = self::called($id);
             }
-            $isTaken ? $taken++ : $lacking[] = self::called($id);
             $left = count($this->copies) - $i - 1;
             Task::query()->whereKey($this->taskId)->update(['done' => DB::raw("total - {$left}")]);
             TaskRun::layDown($this->taskId);
@@ -81,7 +87,7 @@ final class ReadReferenceLists implements OfTask, ShouldQueue
         TaskRun::end($this->taskId, TaskState::Done, self::outcome($taken, $lacking));
     }
 
-    /** @param  list<string>  $lacking */
+    /** @param  array<string, list<string>>  $lacking */
     private function cancelled(int $taken, array $lacking): void
     {
         if (Task::query()->whereKey($this->taskId)->whereIn('state', TaskState::underWay())->exists()) {
@@ -97,7 +103,8 @@ final class ReadReferenceLists implements OfTask, ShouldQueue
         );
     }
 
-    private function isTaken(TakeReferences $take, Task $task, string $id): bool
+    /** @throws Refused Where it says why nothing was taken. */
+    private function take(TakeReferences $take, Task $task, string $id): void
     {
         $copy = FullText::query()->where('review_id', $task->review_id)->whereNull('taken_out_at')->find($id);
         // by this very work, which was killed before it could say so
@@ -107,15 +114,8 @@ final class ReadReferenceLists implements OfTask, ShouldQueue
             ->whereNull('withdrawn_at')
             ->where('created_at', '>=', $task->created_at)
             ->exists();
-        if ($wasTaken) {
-            return true;
-        }
-        try {
+        if (! $wasTaken) {
             $copy === null ? throw new Refused('It is not here any more.') : $take->execute($task->user, $copy);
-
-            return true;
-        } catch (Refused) {
-            return false;
         }
     }
 
@@ -124,13 +124,18 @@ final class ReadReferenceLists implements OfTask, ShouldQueue
         return FullText::query()->with('publication')->find($copy)?->publication?->called() ?? '';
     }
 
-    /** @param  list<string>  $lacking */
+    /** @param  array<string, list<string>>  $lacking */
     private static function outcome(int $taken, array $lacking): string
     {
-        $shown = array_slice(array_filter($lacking), 0, 5);
-        $more = count($lacking) > count($shown) ? ' and others' : '';
+        $said = 'Lists delivered: '.number_format($taken).'.';
+        foreach (array_slice($lacking, 0, self::REASONS) as $why => $reports) {
+            $shown = array_slice(array_filter($reports), 0, 5);
+            $more = count($reports) > count($shown) ? ' and others' : '';
+            $said .= ' Nothing from '.(implode(', ', $shown) ?: 'one')."{$more}: {$why}";
+        }
 
-        return 'Lists delivered: '.number_format($taken).'.'
-            .($lacking === [] ? '' : ' Nothing new was found in '.(implode(', ', $shown) ?: 'others')."{$more}.");
+        $others = count(array_merge(...array_values(array_slice($lacking, self::REASONS))));
+
+        return $said.($others === 0 ? '' : ' Nothing from '.number_format($others).' others.');
     }
 }

@@ -79,12 +79,22 @@ it('takes a list once, and again when its delivery is withdrawn', function () {
     expect(Delivery::query()->whereNotNull('full_text_id')->whereNull('withdrawn_at')->count())->toBe(1);
 });
 
+it('says why nothing was taken where the review may keep no more', function () {
+    $world = citing('References', ...CITED);
+    config(['heron.review_gigabytes' => 0]);
+    $this->actingAs($world->people['lead'])
+        ->post("/reviews/{$world->review->id}/deliveries/references", ['copies' => [copyIn($world)->id]]);
+    $task = Task::query()->where('kind', 'references')->sole();
+    expect($task->message)->toMatch('/^Lists delivered: 0\. Nothing from .+: The files of this review would come to more than/')
+        ->and(Delivery::query()->whereNotNull('full_text_id')->exists())->toBeFalse();
+});
+
 it('says of which reports it found nothing', function () {
     $world = citing('It ends without a list.');
     $this->actingAs($world->people['lead'])
         ->post("/reviews/{$world->review->id}/deliveries/references", ['copies' => [copyIn($world)->id]]);
     $task = Task::query()->where('kind', 'references')->sole();
-    expect($task->message)->toStartWith('Lists delivered: 0. Nothing new was found in ')
+    expect($task->message)->toMatch('/^Lists delivered: 0\. Nothing from \S.+: No list of references was found in it\.$/')
         ->and(Delivery::query()->whereNotNull('full_text_id')->exists())->toBeFalse();
 });
 
@@ -132,7 +142,7 @@ it('passes over a paper on which it died twice, and stops where it is told to', 
     $died = $task();
     $died->update(['in_hand' => "paper {$copies[0]}", 'deaths' => 1]);
     (new ReadReferenceLists($died->id, $copies))->handle(app(TakeReferences::class));
-    expect($died->refresh()->message)->toStartWith('Lists delivered: 1. Nothing new was found in ')
+    expect($died->refresh()->message)->toMatch('/^Lists delivered: 1\. Nothing from .+: It could not be read\.$/')
         ->and([$died->done, $died->deaths, $died->in_hand])->toBe([2, 0, null])
         ->and(Delivery::query()->whereNotNull('full_text_id')->sole()->full_text_id)->toBe($second->id);
     // killed before it could say what it had done, it says so when it goes on
