@@ -20,14 +20,14 @@ final class CitedBook
     public const PAGES = '[,.;]?\s*\(?\b(?:(?:pp?|S|págs?)\.\s?|pp\s)(?<pages>[A-Za-z]{0,3}\d+(?:\s?[-–—]\s?[A-Za-z]{0,3}\d+)?)\)?';
 
     /** “, 45–67.” */
-    private const BARE_PAGES = ',\s(?<pages>\d+\s?[-–—]\s?\d+)(?=[.,;]|$)';
+    private const BARE_PAGES = ',\s(?<pages>\d+\s?[-–—‑]\s?\d+)(?=[.,;]|$)';
 
     /** “2010:211-225” */
-    private const COLON_PAGES = '(?<=\d{4}):\s?(?<pages>\d+\s?[-–—]\s?\d+)(?=[.;]|$)';
+    private const COLON_PAGES = '(?<=\d{4}):\s?(?<pages>\d+\s?[-–—‑]\s?\d+)(?=[.;]|$)';
 
     /** “Lund: Fen House; 2011” */
     private const IMPRINT = '(?<place>\p{Lu}(?:[\p{L} ,’-]|(?<=St)\.){1,40}(?:\s\(\p{Lu}{2,3}\))?)'
-        .':\s(?<publisher>(?:[^;:,.()]|,\s(?!(?:1[89]|20)\d\d|\d|pp)|\s\(\p{Lu}{2,3}\)|(?:Inc|Ltd|Co|Dept|St)\.){2,120}?)'
+        .'\s?:\s(?<publisher>(?:[^;:,.()]|,\s(?!(?:1[89]|20)\d\d|\d|pp)|\s\(\p{Lu}{2,3}\)|(?:Inc|Ltd|Co|Dept|St)\.){2,120}?)'
         .'(?:[;,.]?\s*\(?(?<year>'.CitedNumbers::YEAR.')\)?)?';
 
     private const EDITION = ',?\s?\(?(?:\d{1,2}(?:st|nd|rd|th|\.)?|[Rr]ev(?:ised|\.)?|[Ss]econd|[Tt]hird)'
@@ -43,13 +43,14 @@ final class CitedBook
     private const TOWN_BEHIND = '(?<publisher>'.self::NAME.')'
         .'(?:,\s(?<place>\p{Lu}\p{L}+(?:[ -]\p{Lu}\p{L}+)?(?:,\s(?:\p{Lu}\p{L}+\s?){1,3}|,\s\p{Lu}{2}){0,2}))?';
 
-    private const EDITED_BY = '/,?\s\(?(?:edited by|ed\. by|eds?\.|hrsg\. v(?:on|\.))\s+(?=\p{Lu})/iu';
+    private const EDITED_BY = '/[,.]?\s\(?(?:edited by|ed\. by|sous la direction de|dir\. par|editado por|a cura di|eds?\.|hrsg\. v(?:on|\.))\s+(?=\p{Lu})/iu';
 
     /** “Lund: Fen House; 2011”, “Fen House” */
     public static function read(string $text): ?CitedPlace
     {
         $ahead = ['/^'.self::MADE_BY.'\s+/u', '/^(?:'.self::EDITION.'|'.self::VOLUMES.')[.,]?\s+/u'];
         $text = (string) preg_replace($ahead, '', $text);
+        $text = (string) preg_replace('/^\(([^()]+)\)$/u', '$1', $text);
         $bare = (string) preg_replace('/\.?\s*Report No\b.*$/iu', '', $text);
         $isImprint = preg_match('/^(?:[^:;]{0,40}\.\s+)?'.self::IMPRINT.'[\s.]*$/u', $bare, $found) === 1;
         $publisher = '/^'.self::TOWN_BEHIND.'(?:[,;]\s(?<year>'.CitedNumbers::YEAR.'))?$/u';
@@ -72,7 +73,9 @@ final class CitedBook
         $pages = self::take(self::PAGES, $text)
             ?: self::take(self::BARE_PAGES, $text)
             ?: self::take(self::COLON_PAGES, $text);
-        $imprint = self::take('(?:[.,;]\s+|\)\s*)'.self::IMPRINT.'[\s.]*$', $text);
+        $imprint = self::take('(?:[.,;]\s+|\)\s*)'.self::IMPRINT.'[\s.]*$', $text)
+            ?: self::take('\s\('.self::IMPRINT.'\)[\s.,]*$', $text);
+        $dated = $imprint === [] ? self::take('[;,.]\s\(?(?<year>'.CitedNumbers::YEAR.')\W*$', $text) : $imprint;
         $publisher = $imprint === [] ? self::take('\.\s+'.self::TOWN_BEHIND.'[\s.]*$', $text) : $imprint;
         if ($editors !== [] && $publisher === []) {
             $publisher = self::take('(?<=\p{L}),\s+'.self::TOWN_BEHIND.'[\s.]*$', $text);
@@ -87,7 +90,7 @@ final class CitedBook
             PublicationType::Chapter,
             journal: $title,
             pages: $pages['pages'] ?? '',
-            year: self::year($imprint),
+            year: self::year($dated),
             place: trim($publisher['place'] ?? ''),
             publisher: trim($publisher['publisher'] ?? ''),
             editors: $editors,
@@ -107,7 +110,7 @@ final class CitedBook
      */
     public static function noted(string &$text): ?CitedPlace
     {
-        $imprint = '\((?:(?<place>\p{Lu}[\p{L} ,’-]{1,40}):\s)?(?<publisher>'.self::NAME.'),\s(?<year>'.CitedNumbers::YEAR.')\)';
+        $imprint = '\((?:(?<place>\p{Lu}[\p{L} ,’-]{1,40}):\s)?(?<publisher>'.self::NAME.')(?:,\s(?<year>'.CitedNumbers::YEAR.')|(?<=\p{L}))\)';
         $pattern = "/^(?<title>[^()“\"]{3,200}?)\s{$imprint}(?:,\s(?<pages>[\\d–-]+))?[\s.]*$/u";
         if (preg_match($pattern, $text, $found) !== 1) {
             return null;
@@ -137,11 +140,27 @@ final class CitedBook
 
             return $ahead->names;
         }
+        foreach (array_slice(self::commas($text), 0, 6) as $at) {
+            $named = CitedNames::ahead(substr($text, $at + 2));
+            if ($named?->areEditors === true) {
+                $text = substr($text, 0, $at).' '.ltrim($named->rest, ' .,');
+
+                return $named->names;
+            }
+        }
         [$before, $behind] = [...(preg_split(self::EDITED_BY, $text, 2) ?: []), '', ''];
         $called = $behind === '' ? null : CitedNames::called($behind);
         $text = $called === null ? $text : $before.ltrim($called->rest, ')');
 
         return $called->names ?? [];
+    }
+
+    /** @return list<int> where a comma is followed by what may be a name, in bytes */
+    private static function commas(string $text): array
+    {
+        preg_match_all('/,\s(?=\p{Lu})/u', $text, $found, PREG_OFFSET_CAPTURE);
+
+        return array_column($found[0], 1);
     }
 
     /**

@@ -27,7 +27,7 @@ final class CitedJournal
         preg_match_all($begins, $text, $found, PREG_OFFSET_CAPTURE);
         foreach (array_slice($found[0], 0, self::TRIES) as [, $at]) {
             $before = rtrim(substr($text, 0, $at));
-            $journal = trim($before, " \t.,;");
+            $journal = trim((string) preg_replace('/\s'.CitedNumbers::MONTH.'$/u', '', trim($before, " \t.,;")));
             $numbers = CitedNumbers::read(substr($text, $at));
             if ($numbers !== null && self::isName($journal) && self::isOf($numbers, $before)) {
                 return new CitedPlace(
@@ -48,6 +48,7 @@ final class CitedJournal
     {
         return mb_strlen($text) <= self::LONGEST &&
             preg_match(self::BEGINNING, $text) === 1 &&
+            preg_match('/^'.CitedNumbers::MONTH.'$/u', $text) !== 1 &&
             preg_match(self::NO_NAME, $text) !== 1;
     }
 

@@ -12,15 +12,18 @@ final readonly class CitedNames
     private const PARTICLE = '(?:van|von|vom|der|den|de|del|della|di|da|do|dos|das|du|des|la|las|los|le|el|al|bin|ibn|ter|ten|te'
         .'|zu|zur|zum|af|av|Van|Von|De|Di|La|Le|St\.)';
 
+    /** As some styles set them behind the given name: “Cruz, M. J. de la” */
+    private const LOW = 'van|von|vom|der|den|de|del|della|di|da|do|dos|du|la|las|los|le|ter|ten|te|zu|zur|af|av';
+
     private const FAMILY = '(?:(?:'.self::PARTICLE.'|\p{Lu}[\p{L}’\'-]+)\s){0,3}?(?:\p{L}{1,3}[’\'-])?\p{Lu}[\p{L}’\'-]+';
 
     private const GIVEN = '(?!(?:The|An?|Der|Die|Das|On|In|For)\b)(?:\p{Lu}\.\s)?'
         .'\p{Lu}\p{Ll}[\p{L}’\'-]*(?:\s(?:\p{Lu}\.|\p{Lu}\p{Ll}[\p{L}’\'-]*))*';
 
-    private const SUFFIX = '(?:,?\s(?<suffix>Jr|Sr|II|III|IV)\b\.?)?';
+    private const SUFFIX = '(?:,?\s(?<suffix>Jr|Sr|II|III|IV)\b\.?)?(?:\s(?<behind>(?:'.self::LOW.')(?:\s(?:'.self::LOW.'))?)(?![\p{L}’]))?';
 
     /** What may follow a name that no full stop of its initials ends. */
-    private const END = '(?=\.?\s*(?:[,;:.&(“"‘«]|$)|\s+(?:and|et|y|e|und|och|og|en)\s|\s+et\s+al)';
+    private const END = '(?=\.?\s*(?:[,;:.&(“"‘«\/…]|$)|\s\d{4}[a-z]?\b|\s+(?:and|et|y|e|und|och|og|en)\s|\s+et\s+al)';
 
     /** “Kolbe, A. B.”, “van der Berg, J.-P.” */
     private const DOTTED = '/^(?<family>'.self::FAMILY.'),\s(?<given>(?:\p{Lu}\p{Ll}?\.[ -]?){0,3}\p{Lu}\p{Ll}?\.)'.self::SUFFIX.'/u';
@@ -31,6 +34,9 @@ final readonly class CitedNames
 
     /** “A. B. Kolbe” */
     private const CALLED = '/^(?<given>(?:\p{Lu}\p{Ll}?\.[ -]?){1,4})(?<family>'.self::FAMILY.')'.self::SUFFIX.self::END.'/u';
+
+    /** “AB Kolbe” */
+    private const INITIALLED = '/^(?<given>\p{Lu}{1,3}(?:-\p{Lu})?)\s(?<family>'.self::FAMILY.')'.self::SUFFIX.self::END.'/u';
 
     /** “Kolbe, Anna B.” */
     private const IN_FULL = '/^(?<family>'.self::FAMILY.'),\s(?<given>'.self::GIVEN.')'.self::END.'/u';
@@ -55,6 +61,7 @@ final readonly class CitedNames
         'dotted' => ['dotted', 'called', 'indexed', 'group'],
         'indexed' => ['indexed', 'dotted', 'group'],
         'called' => ['called', 'group'],
+        'initialled' => ['initialled', 'group'],
         'in full' => ['as called', 'in full', 'called', 'group'],
         'as called' => ['as called', 'called', 'group'],
         'body' => ['body', 'group'],
@@ -64,6 +71,7 @@ final readonly class CitedNames
         'dotted' => self::DOTTED,
         'indexed' => self::INDEXED,
         'called' => self::CALLED,
+        'initialled' => self::INITIALLED,
         'in full' => self::IN_FULL,
         'as called' => self::AS_CALLED,
         'group' => self::GROUP,
@@ -71,7 +79,8 @@ final readonly class CitedNames
         'issuer' => self::ISSUER,
     ];
 
-    private const BETWEEN = '/^\.?\s*(?:[,;]\s*(?:(?:&|and|y|et|e|und|och|og|en)\s+)?|\s(?:&|and|y|et|e|und|och|og|en)\s+)'
+    private const BETWEEN = '/^\.?\s*(?:[,;]\s*(?:(?:&|and|y|et|e|und|och|og|en|ve|i)\s+)?'
+        .'|\s(?:&|and|y|et|e|und|och|og|en|ve|i)\s+|\/\s?|\s?(?:…|\.\s\.\s\.)\s?)'
         .'(?:(?:\.\s?\.\s?\.|…)\s*,?\s*(?:&\s*)?)?/u';
 
     private const OTHERS = '/^[,;]?\s*(?:et\s+al\b|and\s+others\b|u\.\s?a)\.?/u';
@@ -119,7 +128,7 @@ final readonly class CitedNames
      */
     public static function readings(string $text): array
     {
-        $forms = ['dotted', 'indexed', 'called', 'in full', 'as called', 'body', 'issuer'];
+        $forms = ['dotted', 'indexed', 'called', 'initialled', 'in full', 'as called', 'body', 'issuer'];
         $readings = array_map(fn (string $form): ?self => self::inForm($form, $text), array_combine($forms, $forms));
 
         return array_filter($readings, fn (?self $one): bool => $one !== null);
@@ -190,6 +199,8 @@ final readonly class CitedNames
         }
         $text = substr($text, strlen($found[0]));
 
-        return new Name(trim($found['family'], ' ,'), trim($found['given']), $found['suffix'] ?? '');
+        $family = trim(($found['behind'] ?? '').' '.trim($found['family'], ' ,'));
+
+        return new Name($family, trim($found['given']), $found['suffix'] ?? '');
     }
 }

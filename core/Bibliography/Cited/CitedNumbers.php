@@ -12,8 +12,12 @@ final class CitedNumbers
     private const RANGE = '[A-Za-z]{0,3}\d+[A-Za-z]?(?:\s?[-–—‑]\s?[A-Za-z]{0,3}\d+[A-Za-z]?)?'
         .'|[ivxlc]{1,6}\s?[-–—‑]\s?[ivxlc]{1,6}';
 
-    public const MONTH = '(?:(?:Jan|Feb|Mar|Mär|Apr|May|Mai|Jun|Jul|Aug|Sept?|Oct|Okt|Nov|Dec|Dez)\p{L}{0,6}\.?'
-        .'|Spring|Summer|Autumn|Fall|Winter)';
+    /** In English, German, French, Spanish, Italian and Portuguese. */
+    public const MONTH = '(?:(?i:Jan(?:uary|uar|vier|eiro)?|Febr?(?:uary|uar|rero|braio)?|F[ée]vr?(?:ier)?|Mar(?:ch|s|zo|ço)?'
+        .'|Mär(?:z)?|Apr(?:il|ile)?|A[vb]r(?:il)?|May|Mai|Mayo|Maggio|Jun[ei]?|Juin|Junio|Giugno|Jul[yi]?|Juil(?:let)?'
+        .'|Julio|Luglio|Aug(?:ust)?|Ago(?:sto)?|Ao[uû]t|Sept?(?:ember|embre|tembre|tiembre)?|Set(?:embro|tembre)?'
+        .'|O[ck]t(?:ober|obre|ubre)?|Out(?:ubro)?|Nov(?:ember|embre|iembre|embro)?|De[cz](?:ember|embre|embro)?'
+        .'|D[ée]c(?:embre)?|Dic(?:iembre|embre)?|Ene(?:ro)?)(?!\p{L})\.?|Spring|Summer|Autumn|Fall|Winter)';
 
     /** What numbers begin with. */
     public const BEGINS = '(?:(?i:vol|no|nr|suppl|pp?|Bd|Jg)\b\.?\s?\d|(?:'.self::MONTH.')[^.;]{0,12}\d|(?i:published online|in press|forthcoming|ahead of print))';
@@ -22,10 +26,11 @@ final class CitedNumbers
     private const TOKENS = [
         'date' => '/^(?:\d{1,2}\.?\s)?(?:'.self::MONTH.')(?:\s?[-–\/]\s?(?:'.self::MONTH.'))?(?:\s\d{1,2}(?:\s?[-–]\s?\d{1,2})?(?![\d(:]))?,?/u',
         'volume' => '/^(?:vol(?:ume)?|Bd|Jg|tome|t)\b\.?\s?(?<told>[A-Za-z]?\d+\w?)/iu',
-        'issue' => '/^(?:no|nr|nº|n°|iss(?:ue)?|núm|Heft|H)\.?\s?(?<told>\d[\w–-]*)/iu',
+        'issue' => '/^(?:no|nr|nº|n°|n|iss(?:ue)?|núm|fasc|Heft|H)\.?\s?(?<told>\d[\w–-]*)/iu',
         'supplement' => '/^(?<told>Suppl(?:ement)?\b\.?(?:\s?\w{1,4})?)/iu',
         'pages' => '/^(?:(?:pp?|págs?)\.?\s?|S\.\s?|Seiten?\s|Art(?:icle|\.)?(?:\s(?:no|ID)\.?)?\s)(?<told>'.self::RANGE.')/iu',
         'issue of year' => '/^(?<told>\d{1,3})\s?\/\s?(?='.self::YEAR.')/u',
+        'slashed' => '/^(?<told>\d{1,4}\/\d{1,3})(?![\d\/])/u',
         'brackets' => '/^\((?<told>[^()]{1,30})\)/u',
         'year' => '/^(?<told>'.self::YEAR.')[a-z]?(?![\w–-])/u',
         'number' => '/^(?<told>'.self::RANGE.')(?![\p{L}\d])/u',
@@ -96,11 +101,20 @@ final class CitedNumbers
                 ? $this->takesNumber($told, $isBehindColon)
                 : $this->sets('year', (int) $told),
             'number' => $this->takesNumber($told, $isBehindColon),
+            'slashed' => $this->volume === '' && $this->takesSlashed($told),
             'issue of year' => $this->sets('issue', $told),
             'section' => $this->pages !== '' || $this->sets('pages', $told),
             'supplement' => $this->sets('issue', trim("{$this->issue} {$told}")),
             default => $this->sets($kind, $told),
         };
+    }
+
+    /** “114/2” */
+    private function takesSlashed(string $told): bool
+    {
+        [$this->volume, $this->issue] = explode('/', $told);
+
+        return true;
     }
 
     /** “(2)” behind a volume, “(2004)”, “(Winter 1998)” */
@@ -120,7 +134,8 @@ final class CitedNumbers
 
     private function takesNumber(string $told, bool $isBehindColon): bool
     {
-        $arePages = $isBehindColon || $this->volume !== '' || preg_match('/[-–—‑]/u', $told) === 1;
+        $isWhole = preg_match('/^\d{1,4}$/', $told) === 1;
+        $arePages = $this->volume !== '' || ($isBehindColon && ! $isWhole) || preg_match('/[-–—‑]/u', $told) === 1;
 
         // “81, 5, 1011-1019”
         if ($this->issue === '' && preg_match('/^\d+$/', $this->pages) === 1) {

@@ -33,6 +33,10 @@ final readonly class CitedPlace
     public static function read(string $text): ?self
     {
         $text = trim($text, " \t.,;");
+        $pages = '/^(?:Pages?|[Pp]p?\.?|S\.)\s(?<pages>\w+(?:[-–]\w+)?),? [Ii]n:?\s/u';
+        if (preg_match($pages, $text, $ahead) === 1) {
+            return CitedBook::around(substr($text, strlen($ahead[0])).", pp. {$ahead['pages']}");
+        }
         if (preg_match('/^(?:(?:in|dans|en):?|(?:paper )?presented at(?: the)?)\s+(?=\S)/iu', $text, $in) === 1) {
             $within = substr($text, strlen($in[0]));
 

@@ -17,7 +17,7 @@ final readonly class CitedTitle
         .'|[‘\'](?<title2>.{3,}?)(?:[,.][’\'](?=\s|$)|[’\'](?=[,.:;]?\s|[,.:;]?$)'.self::GOES_ON.'))/u';
 
     /** Where a title may end. */
-    private const ENDS = ',(?=\s[Ii]n:\s\p{Lu})|;(?=\s\p{Lu}[^;:]{2,60}:\s\p{Lu})'
+    private const ENDS = '[,:](?=\s[Ii]n:\s\p{Lu})|;(?=\s\p{Lu}[^;:]{2,60}:\s\p{Lu})'
         .'|(?<!\bNo|\bvs|\bSt|\bDr|\bVol|\bv)[.?!](?=\s)|,(?=\s\d{1,2}(?:st|nd|rd|th)\sed)|[.?!]?$';
 
     /** Where a comma ends the names, it may end the title. */
@@ -33,6 +33,7 @@ final readonly class CitedTitle
     private const KINDS = [
         '/\s*[\[(](?:[^\])]{0,20}\b)?(?:dissertation|thesis)\b[^\])]*[\])]/iu' => PublicationType::Thesis,
         '/^(?:Ph\.?\s?D\.?|M\.?Sc\.?|doctoral|master[’\']?s?)\s(?:diss\b|dissertation|thesis)\b.*/iu' => PublicationType::Thesis,
+        '/[.,;]\s?(?:Ph\.?\s?D\.?|M\.?Sc\.?|doctoral|master[’\']?s?)\s(?:diss\b|dissertation|thesis)\b.*$/iu' => PublicationType::Thesis,
         '/\s*[\[(]preprint[\])]/iu' => PublicationType::Preprint,
         '/\s*[\[(](?:paper|poster|oral|conference)[^\])]{0,20}[\])]/iu' => PublicationType::Conference,
         '/\s*\((?:[\p{L} ]{0,20} )?(?:report|publication|bulletin|document)(?: series)?,? no\.[^)]*\)/iu' => PublicationType::Report,
@@ -45,10 +46,11 @@ final readonly class CitedTitle
 
     /** Behind the title itself: “(3rd ed., Vol. 2)”, “2nd edn”, “(H. Ek, Trans.)” */
     private const BEHIND = [
-        '/\s\([^()]*\b(?:edn?|edition|Vol)\b[^()]*\)$/u',
+        '/\s\([^()]*\b(?:edn?|edition|Vol|Aufl(?:age)?)\b[^()]*\)$/u',
         '/,?\s\d{1,2}(?:st|nd|rd|th)\s(?:edn?|edition)\b\.?$/u',
         '/\s\[(?:video(?:cassette|recording)?|CD-ROM|DVD|map|audiocassette|film|slide'
-            .'|microform|computer (?:program|software)|Internet|Online)\]$/iu',
+            .'|microform|computer (?:program|software)'
+            .'|Internet|Online|WWW document|web ?(?:site|page))\]$/iu',
         '/,\s\d{1,3}\svols?$/u',
         '/\s*\([^()]*\bTrans(?:l|lators?)?\.?\)$/u',
         self::LANGUAGE,
@@ -79,11 +81,20 @@ final readonly class CitedTitle
     public static function readings(string $text, bool $mayEndAtComma): array
     {
         $read = self::read($text, $mayEndAtComma);
+        if ($read->isQuoted) {
+            return [$read];
+        }
         $parts = preg_split('/'.self::ENDS.'/u', ltrim($text, ' .,:;'), 2);
         $title = trim($parts[0] ?? '');
-        $isShorter = ! $read->isQuoted && $title !== '' && mb_strlen($title) < mb_strlen($read->title);
+        $isShorter = $title !== '' && mb_strlen($title) < mb_strlen($read->title);
 
-        return $isShorter ? [$read, self::of($title, null, $parts[1] ?? '')] : [$read];
+        $byComma = $mayEndAtComma ? $read : self::read($text, true);
+
+        return [
+            $read,
+            ...$byComma->place?->volume.$byComma->place?->pages.$byComma->place?->place === '' ? [] : [$byComma],
+            ...$isShorter ? [self::of($title, null, $parts[1] ?? '')] : [],
+        ];
     }
 
     /**

@@ -14,8 +14,8 @@ final readonly class CitedWork
 {
     /** Where it is found, when somebody looked, what it is to a register: nothing of the work. */
     private const NOISE = [
-        '~(?:available (?:at|from|online):?\s*|retrieved (?:[^.;]{0,30})?from:?\s*)?'
-            .'(?:(?:doi|URL):?\s*)?(?:https?\s?:\s?/\s?/\s?\S+|(?:doi:?\s*)?10\.\d{4,9}/\S+)~iu',
+        '~[<(]?(?:available (?:at|from|online):?\s*|retrieved (?:[^.;]{0,30})?from:?\s*)?'
+            .'(?:(?:doi|URL):?\s*)?(?:https?\s?:\s?/\s?/\s?\S+|(?:(?:dx\.)?doi\.org/|doi:?\s*)?10\.\d{4,9}/[^\s>]+)>?~iu',
         '/\[(?:cited|accessed|updated|viewed|Internet|online)\b[^\]]*\]|\((?:accessed|cited|viewed)\b[^)]*\)/iu',
         '/\b(?:accessed|viewed|last accessed|zugriff am)(?: on)?:? [^.;]{0,20}\d{4}\.?/iu',
         '/\[(?:PubMed|letter|editorial|comment|abstract)\b[^\]]*\]/iu',
@@ -41,7 +41,7 @@ final readonly class CitedWork
 
     /** “Lamps of the Ward, August 2009” */
     private const DATED = '/^(?<title>.{4,})[,;]\s(?:'.CitedNumbers::MONTH.'\s)?(?:\d{1,2},?\s)?'
-        .'(?<year>'.CitedNumbers::YEAR.')$/u';
+        .'\(?(?<year>'.CitedNumbers::YEAR.')\)?$/u';
 
     /** Letters of the shortest line that may be a title. */
     private const SHORTEST = 11;
@@ -85,7 +85,7 @@ final readonly class CitedWork
      */
     public static function listed(string $line, string $form = ''): ?self
     {
-        $line = trim((string) preg_replace(CitedList::MARK, '', trim($line)));
+        $line = trim((string) preg_replace(['/[\x{A0}\x{202F}]/u', CitedList::MARK], [' ', ''], trim($line)));
         if (strlen($line) > self::LONGEST) {
             return null;
         }
@@ -95,7 +95,7 @@ final readonly class CitedWork
         [$best, $most] = [null, PHP_INT_MIN];
         foreach (array_unique([$bare, $unmarked]) as $text) {
             foreach (self::readings($text, $doi) as $reading) {
-                $points = Plausibility::of($reading) + ($form !== '' && $reading->by?->form === $form ? 2 : 0);
+                $points = Plausibility::of($reading) + Plausibility::ofStyle($reading->by?->form, $form);
                 [$best, $most] = $points > $most ? [$reading, $points] : [$best, $most];
             }
         }

@@ -17,7 +17,7 @@ final class Plausibility
         .'|\d{1,3}\s\p{Lu}|[^\p{L}\p{N}“"‘«\'¿¡(\[<]|(?:Eds?|Hrsg)\b)/u';
 
     /** Names and nothing else. */
-    private const NAMES = '/^(?:\p{Lu}[\p{L}’-]+|\p{Lu}\.)(?:\s\p{Lu}\.)*\s\p{Lu}[\p{L}’-]+(?:,? (?:and|et|und|&) \p{Lu}.*)$/u';
+    private const NAMES = '/^(?:\p{Lu}[\p{L}’-]+|\p{Lu}\.)(?:\s\p{Lu}\.)*\s\p{Lu}[\p{L}’-]+(?:,? (?:and|et|und|&) \p{Lu}\S+ \p{Lu}[\p{L}’-]+)$/u';
 
     /** A year by itself, or numbers of a volume, within a title. */
     private const OVERLONG = '/[.,;(]\s?\(?(?:1[89]|20)\d\d[a-z]?\)?[.,;:]|\d\(\d+\):|\b[Vv]ol\. \d|\bpp\. ?\d|\. In:? /u';
@@ -32,6 +32,14 @@ final class Plausibility
             self::ofTitle($work->title, $work->told?->isQuoted === true) +
             self::ofNames($work->by) +
             ($work->year === null ? 0 : 2);
+    }
+
+    /** @param  string  $form  of the names of most others in the list; empty where that is not known */
+    public static function ofStyle(?string $own, string $form): int
+    {
+        $isOther = $own === 'as called' && ! in_array($form, ['', 'as called', 'in full'], true);
+
+        return ($form !== '' && $own === $form ? 2 : 0) - ($isOther ? 2 : 0);
     }
 
     private static function ofPlace(?CitedPlace $place): int
