@@ -17,20 +17,20 @@ final class CitedBook
     /** “Rotas of the Night”: all its words but the smallest begin large */
     public const NAME = self::LARGE.'(?:[\s:]+(?:'.self::SMALL.'\s)*+(?:'.self::LARGE.'|\([^()]{2,30}\)))*+';
 
-    public const PAGES = '[,.;]?\s*\(?\b(?:(?:pp?|S|págs?)\.\s?|pp\s)(?<pages>[A-Za-z]{0,3}\d+(?:\s?[-–—]\s?[A-Za-z]{0,3}\d+)?)\)?';
+    public const PAGES = '[,.;]?\s*\(?\b(?:(?:pp?|S|págs?)\.\s?|pp\s|[Pp]ages?\s)(?<pages>[A-Za-z]{0,3}\d+(?:\s?[-–—]\s?[A-Za-z]{0,3}\d+)?)\)?';
 
     /** “, 45–67.” */
     private const BARE_PAGES = ',\s(?<pages>\d+\s?[-–—‑]\s?\d+)(?=[.,;]|$)';
 
     /** “2010:211-225” */
-    private const COLON_PAGES = '(?<=\d{4}):\s?(?<pages>\d+\s?[-–—‑]\s?\d+)(?=[.;]|$)';
+    private const COLON_PAGES = '(?<=\d{4}|\p{Ll}):\s?(?<pages>\d+\s?[-–—‑]\s?\d+)(?=[.;]|$)';
 
     /** “Lund: Fen House; 2011” */
     private const IMPRINT = '(?<place>\p{Lu}(?:[\p{L} ,’-]|(?<=St)\.){1,40}(?:\s\(\p{Lu}{2,3}\))?)'
         .'\s?:\s(?<publisher>(?:[^;:,.()]|,\s(?!(?:1[89]|20)\d\d|\d|pp)|\s\(\p{Lu}{2,3}\)|(?:Inc|Ltd|Co|Dept|St)\.){2,120}?)'
         .'(?:[;,.]?\s*\(?(?<year>'.CitedNumbers::YEAR.')\)?)?';
 
-    private const EDITION = ',?\s?\(?(?:\d{1,2}(?:st|nd|rd|th|\.)?|[Rr]ev(?:ised|\.)?|[Ss]econd|[Tt]hird)'
+    private const EDITION = ',?\s?\(?(?:\d{1,2}(?:st|nd|rd|th|\.)?|[Rr]ev(?:ised|\.)?|[Ss]econd|[Tt]hird|Segunda|Tercera|Deuxième|Zweite|Dritte|2ᵉ|3ᵉ)'
         .'\s(?:edn?|edition|Aufl(?:age)?|éd)\b\.?\)?';
 
     private const VOLUMES = '(?:\d{1,3} [Vv]ols?\.|[Vv]ol\. \w{1,5})';
@@ -42,6 +42,9 @@ final class CitedBook
     /** “Fen House, Lund” */
     private const TOWN_BEHIND = '(?<publisher>'.self::NAME.')'
         .'(?:,\s(?<place>\p{Lu}\p{L}+(?:[ -]\p{Lu}\p{L}+)?(?:,\s(?:\p{Lu}\p{L}+\s?){1,3}|,\s\p{Lu}{2}){0,2}))?';
+
+    /** “(Ed: Kolbe A)” ahead, “(O. Lind and A. Kolbe, eds.)” behind */
+    private const EDITORS_IN_BRACKETS = '/^\((?:Eds?|Hrsg)[.:]+\s(?<ahead>[^()]{3,200})\)|\s\((?<behind>\p{Lu}[^()]{3,200}),\s(?:eds?|Hrsg)\.?\)/iu';
 
     private const EDITED_BY = '/[,.]?\s\(?(?:edited by|ed\. by|sous la direction de|dir\. par|editado por|a cura di|eds?\.|hrsg\. v(?:on|\.))\s+(?=\p{Lu})/iu';
 
@@ -115,7 +118,7 @@ final class CitedBook
         if (preg_match($pattern, $text, $found) !== 1) {
             return null;
         }
-        $text = $found['title'];
+        $text = rtrim($found['title'], ' ,');
 
         return new CitedPlace(
             PublicationType::Book,
@@ -139,6 +142,12 @@ final class CitedBook
             $text = ltrim($ahead->rest, ' .,:');
 
             return $ahead->names;
+        }
+        if (preg_match(self::EDITORS_IN_BRACKETS, $text, $in) === 1) {
+            $named = CitedNames::called($in['ahead'].($in['behind'] ?? ''));
+            $text = $named === null ? $text : ltrim(str_replace($in[0], ' ', $text), ' .');
+
+            return $named->names ?? [];
         }
         foreach (array_slice(self::commas($text), 0, 6) as $at) {
             $named = CitedNames::ahead(substr($text, $at + 2));

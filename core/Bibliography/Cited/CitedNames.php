@@ -50,7 +50,7 @@ final readonly class CitedNames
 
     /** “Night Council”, “National Institute for Lamps and Light (NILL)”, “NILL” */
     private const BODY = '/^(?<family>(?:\p{Lu}[\p{L}’\'-]++(?:[ ,]+(?:of|for|the|and|on|in|&|de|la|für|der|des)\b)*+[ ,]*+){2,10}'
-        .'(?:\(\p{Lu}{2,10}\))?|\p{Lu}{2,8})(?<given>)(?=[.:]\s|;\s\p{Lu}|\s?\((?:\d{4}|n\.|in press)|\.?$|,\s?[“"‘])/u';
+        .'(?:\(\p{Lu}{2,10}\))?|\p{Lu}{2,8})(?<given>)(?=[.:]\s|;\s\p{Lu}|\s?\((?:(?:\p{L}+\s)?\d{4}|n\.|in press)|\.?$|,\s?[“"‘])/u';
 
     /** Whatever stands before “. 2004.” or “ (2004)” */
     private const ISSUER = '/^(?<family>\p{L}(?:[^.;:“”"]|\.(?!\s)){1,79}?)(?<given>)'
@@ -83,7 +83,7 @@ final readonly class CitedNames
         .'|\s(?:&|and|y|et|e|und|och|og|en|ve|i)\s+|\/\s?|\s?(?:…|\.\s\.\s\.)\s?)'
         .'(?:(?:\.\s?\.\s?\.|…)\s*,?\s*(?:&\s*)?)?/u';
 
-    private const OTHERS = '/^[,;]?\s*(?:et\s+al\b|and\s+others\b|u\.\s?a)\.?/u';
+    private const OTHERS = '/^\.?[,;]?\s*(?:et\s+al\b|and\s+others\b|u\.\s?a)\.?/u';
 
     private const BEHALF = '/^[,;]?\s*(?:for|on behalf of)\s+the\s+(\p{Lu}[^.;,:(]{2,80})/u';
 
@@ -163,7 +163,9 @@ final readonly class CitedNames
         while (preg_match(self::BETWEEN, $rest, $between) === 1) {
             $behind = substr($rest, strlen($between[0]));
             $next = null;
-            foreach (self::FOLLOWS[$form] ?? [] as $follows) {
+            // “Lind, Ora/Ost, Pim”: all in one form
+            $forms = str_contains($between[0], '/') ? [$form] : self::FOLLOWS[$form] ?? [];
+            foreach ($forms as $follows) {
                 $next ??= self::take($follows, $behind);
             }
             if ($next === null) {

@@ -48,6 +48,10 @@ final readonly class CitedPlace
                 ?? $journal;
         }
 
+        if (preg_match('/^(?:(?:Pages?|pp?\.)\s[\w–-]+\s)?(?:Proceedings|Proc\.|Abstracts) (?:of|from)\b/u', $text) === 1) {
+            return CitedMeeting::read($text);
+        }
+
         return CitedJournal::read($text) ?? CitedBook::read($text);
     }
 }

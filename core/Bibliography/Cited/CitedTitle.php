@@ -34,6 +34,7 @@ final readonly class CitedTitle
         '/\s*[\[(](?:[^\])]{0,20}\b)?(?:dissertation|thesis)\b[^\])]*[\])]/iu' => PublicationType::Thesis,
         '/^(?:Ph\.?\s?D\.?|M\.?Sc\.?|doctoral|master[’\']?s?)\s(?:diss\b|dissertation|thesis)\b.*/iu' => PublicationType::Thesis,
         '/[.,;]\s?(?:Ph\.?\s?D\.?|M\.?Sc\.?|doctoral|master[’\']?s?)\s(?:diss\b|dissertation|thesis)\b.*$/iu' => PublicationType::Thesis,
+        '/(?<=\p{L})[.,]\s(?:Report|Rep\.)(?:\s[Nn](?:o|r)\.?)?\s?\d{1,5}$|(?<=\?)\s(?:Report|Rep\.)(?:\s[Nn]o\.?)?\s?\d{1,5}$/u' => PublicationType::Report,
         '/\s*[\[(]preprint[\])]/iu' => PublicationType::Preprint,
         '/\s*[\[(](?:paper|poster|oral|conference)[^\])]{0,20}[\])]/iu' => PublicationType::Conference,
         '/\s*\((?:[\p{L} ]{0,20} )?(?:report|publication|bulletin|document)(?: series)?,? no\.[^)]*\)/iu' => PublicationType::Report,
