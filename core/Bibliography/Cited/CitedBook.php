@@ -17,7 +17,7 @@ final class CitedBook
     /** “Rotas of the Night”: all its words but the smallest begin large */
     public const NAME = self::LARGE.'(?:[\s:]+(?:'.self::SMALL.'\s)*+(?:'.self::LARGE.'|\([^()]{2,30}\)))*+';
 
-    public const PAGES = '[,.;]?\s*\(?\b(?:(?:pp?|S|págs?)\.\s?|pp\s|[Pp]ages?\s)(?<pages>[A-Za-z]{0,3}\d+(?:\s?[-–—]\s?[A-Za-z]{0,3}\d+)?)\)?';
+    public const PAGES = '[,.;]?\s*\(?\b(?:(?:pp?|S|págs?)\.\s?|pp\s|[Pp]ages?\s)(?<pages>[A-Za-z]{0,3}\d+(?:\s?[-–—‑]\s?[A-Za-z]{0,3}\d+)?)\)?';
 
     /** “, 45–67.” */
     private const BARE_PAGES = ',\s(?<pages>\d+\s?[-–—‑]\s?\d+)(?=[.,;]|$)';
@@ -46,7 +46,7 @@ final class CitedBook
     /** “(Ed: Kolbe A)” ahead, “(O. Lind and A. Kolbe, eds.)” behind */
     private const EDITORS_IN_BRACKETS = '/^\((?:Eds?|Hrsg)[.:]+\s(?<ahead>[^()]{3,200})\)|\s\((?<behind>\p{Lu}[^()]{3,200}),\s(?:eds?|Hrsg)\.?\)/iu';
 
-    private const EDITED_BY = '/[,.]?\s\(?(?:edited by|ed\. by|sous la direction de|dir\. par|editado por|a cura di|eds?\.|hrsg\. v(?:on|\.))\s+(?=\p{Lu})/iu';
+    private const EDITED_BY = '/[,.]?\s\(?(?:edited by|ed\. by|sous la direction de|dir\. par|editado por|hg\. v(?:on|\.)|herausgegeben von|a cura di|eds?\.|hrsg\. v(?:on|\.))\s+(?=\p{Lu})/iu';
 
     /** “Lund: Fen House; 2011”, “Fen House” */
     public static function read(string $text): ?CitedPlace
@@ -81,7 +81,7 @@ final class CitedBook
         $dated = $imprint === [] ? self::take('[;,.]\s\(?(?<year>'.CitedNumbers::YEAR.')\W*$', $text) : $imprint;
         $publisher = $imprint === [] ? self::take('\.\s+'.self::TOWN_BEHIND.'[\s.]*$', $text) : $imprint;
         if ($editors !== [] && $publisher === []) {
-            $publisher = self::take('(?<=\p{L}),\s+'.self::TOWN_BEHIND.'[\s.]*$', $text);
+            $publisher = self::take('(?<=[\p{L}.]),\s+'.self::TOWN_BEHIND.'[\s.]*$', $text);
         }
         $behind = ['/'.self::EDITION.'[\s.]*$/u', '/[;,.]\s*'.CitedNumbers::YEAR.'\W*$/u'];
         $title = trim((string) preg_replace($behind, '', trim($text)), ' .,;:');
@@ -152,7 +152,7 @@ final class CitedBook
         foreach (array_slice(self::commas($text), 0, 6) as $at) {
             $named = CitedNames::ahead(substr($text, $at + 2));
             if ($named?->areEditors === true) {
-                $text = substr($text, 0, $at).' '.ltrim($named->rest, ' .,');
+                $text = substr($text, 0, $at).'. '.ltrim($named->rest, ' .,');
 
                 return $named->names;
             }

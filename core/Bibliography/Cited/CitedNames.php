@@ -18,7 +18,7 @@ final readonly class CitedNames
     private const FAMILY = '(?:(?:'.self::PARTICLE.'|\p{Lu}[\p{L}’\'-]+)\s){0,3}?(?:\p{L}{1,3}[’\'-])?\p{Lu}[\p{L}’\'-]+';
 
     private const GIVEN = '(?!(?:The|An?|Der|Die|Das|On|In|For)\b)(?:\p{Lu}\.\s)?'
-        .'\p{Lu}\p{Ll}[\p{L}’\'-]*(?:\s(?:\p{Lu}\.|\p{Lu}\p{Ll}[\p{L}’\'-]*))*';
+        .'\p{Lu}(?:\p{Ll}|\p{Lu}{2})[\p{L}’\'-]*(?:\s(?:\p{Lu}\.|\p{Lu}(?:\p{Ll}|\p{Lu}{2})[\p{L}’\'-]*))*';
 
     private const SUFFIX = '(?:,?\s(?<suffix>Jr|Sr|II|III|IV)\b\.?)?(?:\s(?<behind>(?:'.self::LOW.')(?:\s(?:'.self::LOW.'))?)(?![\p{L}’]))?';
 
@@ -56,6 +56,10 @@ final readonly class CitedNames
     private const ISSUER = '/^(?<family>\p{L}(?:[^.;:“”"]|\.(?!\s)){1,79}?)(?<given>)'
         .'(?=[.,]?\s\(?(?:1[89]|20)\d\d[a-z]?[).,:])/u';
 
+    /** “Night Work Agency, ”, “Night Work Agency 2004”: believed where its words are those of bodies */
+    private const BODY_AHEAD = '/^(?<family>(?:\p{Lu}[\p{L}’\'-]++(?:\s(?:of|for|the|and|on|in|de|für)\b)*+\s?+){2,8})(?<given>)'
+        .'(?=,\s|(?<=\s)\d{4}\b)/u';
+
     /** Which forms may follow names of a form. */
     private const FOLLOWS = [
         'dotted' => ['dotted', 'called', 'indexed', 'group'],
@@ -64,6 +68,7 @@ final readonly class CitedNames
         'initialled' => ['initialled', 'group'],
         'in full' => ['as called', 'in full', 'called', 'group'],
         'as called' => ['as called', 'called', 'group'],
+        'in full each' => ['in full each', 'group'],
         'body' => ['body', 'group'],
     ];
 
@@ -73,17 +78,19 @@ final readonly class CitedNames
         'called' => self::CALLED,
         'initialled' => self::INITIALLED,
         'in full' => self::IN_FULL,
+        'in full each' => self::IN_FULL,
         'as called' => self::AS_CALLED,
         'group' => self::GROUP,
         'body' => self::BODY,
         'issuer' => self::ISSUER,
+        'body ahead' => self::BODY_AHEAD,
     ];
 
     private const BETWEEN = '/^\.?\s*(?:[,;]\s*(?:(?:&|and|y|et|e|und|och|og|en|ve|i)\s+)?'
         .'|\s(?:&|and|y|et|e|und|och|og|en|ve|i)\s+|\/\s?|\s?(?:…|\.\s\.\s\.)\s?)'
         .'(?:(?:\.\s?\.\s?\.|…)\s*,?\s*(?:&\s*)?)?/u';
 
-    private const OTHERS = '/^\.?[,;]?\s*(?:et\s+al\b|and\s+others\b|u\.\s?a)\.?/u';
+    private const OTHERS = '/^\.?[,;]?\s*(?:(?i:et\s+al)\b|and\s+others\b|y\s+otros\b|e\s+colab\b|u\.\s?a|等)\.?/u';
 
     private const BEHALF = '/^[,;]?\s*(?:for|on behalf of)\s+the\s+(\p{Lu}[^.;,:(]{2,80})/u';
 
@@ -128,10 +135,11 @@ final readonly class CitedNames
      */
     public static function readings(string $text): array
     {
-        $forms = ['dotted', 'indexed', 'called', 'initialled', 'in full', 'as called', 'body', 'issuer'];
+        $forms = ['dotted', 'indexed', 'called', 'initialled', 'in full', 'in full each', 'as called', 'body', 'issuer', 'body ahead'];
         $readings = array_map(fn (string $form): ?self => self::inForm($form, $text), array_combine($forms, $forms));
+        $isSure = fn (?self $one): bool => $one?->form !== 'body ahead' || Name::isBody($one->names[0]->family);
 
-        return array_filter($readings, fn (?self $one): bool => $one !== null);
+        return array_filter($readings, fn (?self $one): bool => $one !== null && $isSure($one));
     }
 
     /** As notes and those who name editors have them: “Ines Okafor and Lena Ek”. */

@@ -20,12 +20,12 @@ final class CitedNumbers
         .'|D[ée]c(?:embre)?|Dic(?:iembre|embre)?|Ene(?:ro)?)(?!\p{L})\.?|Spring|Summer|Autumn|Fall|Winter)';
 
     /** What numbers begin with. */
-    public const BEGINS = '(?:(?i:vol|no|nr|suppl|pp?|Bd|Jg)\b\.?\s?\d|(?:'.self::MONTH.')[^.;]{0,12}\d|(?i:published online|in press|forthcoming|ahead of print))';
+    public const BEGINS = '(?:(?:[vnH]|Jg)\.\s?\d|(?i:vol|no|nr|suppl|pp?|Bd|Jg)\b\.?\s?\d|(?:'.self::MONTH.')[^.;]{0,12}\d|(?i:published online|in press|forthcoming|ahead of print))';
 
     /** What is read one after the other, with what it tells; the first that fits. */
     private const TOKENS = [
         'date' => '/^(?:\d{1,2}\.?\s)?(?:'.self::MONTH.')(?:\s?[-–\/]\s?(?:'.self::MONTH.'))?(?:\s\d{1,2}(?:\s?[-–]\s?\d{1,2})?(?![\d(:]))?,?/u',
-        'volume' => '/^(?:vol(?:ume)?|Bd|Jg|tome|t)\b\.?\s?(?<told>[A-Za-z]?\d+\w?)/iu',
+        'volume' => '/^(?:vol(?:ume)?|v|Bd|Jg|tome|t)\b\.?\s?(?<told>[A-Za-z]?\d+\w?)/iu',
         'issue' => '/^(?:no|nr|nº|n°|n|iss(?:ue)?|núm|fasc|Heft|H)\.?\s?(?<told>\d[\w–-]*)/iu',
         'supplement' => '/^(?<told>Suppl(?:ement)?\b\.?(?:\s?\w{1,4})?)/iu',
         'pages' => '/^(?:(?:pp?|págs?)\.?\s?|S\.\s?|Seiten?\s|Art(?:icle|\.)?(?:\s(?:no|ID)\.?)?\s)(?<told>'.self::RANGE.')/iu',
@@ -122,6 +122,9 @@ final class CitedNumbers
     {
         if (preg_match('/^(\d{1,3})\. (?:Jg|Jahrg)/u', $told, $found) === 1) {
             return $this->sets('volume', $found[1]);
+        }
+        if (preg_match('/^'.self::MONTH.'$/u', $told) === 1) {
+            return true;
         }
         if (preg_match('/\b'.self::YEAR.'\b/', $told, $found) === 1) {
             return $this->sets('year', (int) $found[0]);

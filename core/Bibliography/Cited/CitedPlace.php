@@ -37,7 +37,7 @@ final readonly class CitedPlace
         if (preg_match($pages, $text, $ahead) === 1) {
             return CitedBook::around(substr($text, strlen($ahead[0])).", pp. {$ahead['pages']}");
         }
-        if (preg_match('/^(?:(?:in|dans|en):?|(?:paper )?presented at(?: the)?)\s+(?=\S)/iu', $text, $in) === 1) {
+        if (preg_match('/^(?:(?:in|dans|en):?|(?:paper )?presented at:?(?: the)?)\s+(?=\S)/iu', $text, $in) === 1) {
             $within = substr($text, strlen($in[0]));
 
             $journal = CitedJournal::read($within);

@@ -17,7 +17,8 @@ final readonly class CitedTitle
         .'|[‘\'](?<title2>.{3,}?)(?:[,.][’\'](?=\s|$)|[’\'](?=[,.:;]?\s|[,.:;]?$)'.self::GOES_ON.'))/u';
 
     /** Where a title may end. */
-    private const ENDS = '[,:](?=\s[Ii]n:\s\p{Lu})|;(?=\s\p{Lu}[^;:]{2,60}:\s\p{Lu})'
+    private const ENDS = '[,:;](?=\s[Ii]n:\s\p{Lu})|,(?=\sin\s(?:\p{Lu}\.|\p{Lu}\p{L}+\sand\s|Proc))|,(?=\sProc(?:\.|eedings)\s)'
+        .'|;(?=\s\p{Lu}[^;:]{2,60}:\s\p{Lu})'
         .'|(?<!\bNo|\bvs|\bSt|\bDr|\bVol|\bv)[.?!](?=\s)|,(?=\s\d{1,2}(?:st|nd|rd|th)\sed)|[.?!]?$';
 
     /** Where a comma ends the names, it may end the title. */

@@ -14,8 +14,8 @@ final readonly class CitedWork
 {
     /** Where it is found, when somebody looked, what it is to a register: nothing of the work. */
     private const NOISE = [
-        '~[<(]?(?:available (?:at|from|online):?\s*|retrieved (?:[^.;]{0,30})?from:?\s*)?'
-            .'(?:(?:doi|URL):?\s*)?(?:https?\s?:\s?/\s?/\s?\S+|(?:(?:dx\.)?doi\.org/|doi:?\s*)?10\.\d{4,9}/[^\s>]+)>?~iu',
+        '~[<(\[]?(?:available (?:at|from|online):?\s*|retrieved (?:[^.;]{0,30})?from:?\s*)?'
+            .'(?:(?:doi|URL):?\s*)?(?:https?\s?:\s?/\s?/\s?\S+|(?:(?:dx\.)?doi\.org/|doi:?\s*)?10\.\d{4,9}/[^\s>\]]+)[>\]]?~iu',
         '/\[(?:cited|accessed|updated|viewed|Internet|online)\b[^\]]*\]|\((?:accessed|cited|viewed)\b[^)]*\)/iu',
         '/\b(?:accessed|viewed|last accessed|zugriff am)(?: on)?:? [^.;]{0,20}\d{4}\.?/iu',
         '/\[(?:PubMed|letter|editorial|comment|abstract)\b[^\]]*\]/iu',
@@ -32,6 +32,9 @@ final readonly class CitedWork
         '/(?<=\s)\[[^\]]{8,200}\]\s*$/u',
         '/(?<=\.)\s*Open access\.?\s*$|;\s*discussion (?:[A-Za-z]?\d+)(?:[-–]\d+)?(?=\.)|\bContract No\b.*$/iu',
     ];
+
+    /** Kinds of works by letters, as the standard GB/T 7714 has them. */
+    private const CODES = ['~\[[A-Z]{1,2}(?:/[A-Z]{2})?\]//~' => '. In: ', '~\[(?:[JMCDRNPSGAZ]|EB|DB|CP)(?:/[A-Z]{2})?\]~' => ''];
 
     /** Behind the names: “(2004).”, “(2004, March 3).”, “, 2004.”, “(in press).” */
     private const YEAR_AHEAD = '/^[\s.,]*(?:[(\[](?:c?\.?\s?|'.CitedNumbers::MONTH.'\s)(?<year>'.CitedNumbers::YEAR.')'
@@ -90,6 +93,7 @@ final readonly class CitedWork
             return null;
         }
         $doi = Doi::all($line)[0] ?? '';
+        $line = (string) preg_replace(array_keys(self::CODES), array_values(self::CODES), $line);
         $bare = trim((string) preg_replace([...self::NOISE, ...self::TAILS], ' ', $line), " \t,;");
         $unmarked = (string) preg_replace(CitedList::BARE_MARK, '', $bare);
         [$best, $most] = [null, PHP_INT_MIN];
