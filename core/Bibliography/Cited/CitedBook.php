@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Bibliography\Cited;
 
-use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\PublicationType;
 
 /** A book by its publisher, and the book that a chapter stands in. */
@@ -30,8 +29,8 @@ final class CitedBook
         .'\s?:\s(?<publisher>(?:[^;:,.()]|,\s(?!(?:1[89]|20)\d\d|\d|pp)|\s\(\p{Lu}{2,3}\)|(?:Inc|Ltd|Co|Dept|St)\.){2,120}?)'
         .'(?:[;,.]?\s*\(?(?<year>'.CitedNumbers::YEAR.')\)?)?';
 
-    private const EDITION = ',?\s?\(?(?:\d{1,2}(?:st|nd|rd|th|\.)?|[Rr]ev(?:ised|\.)?|[Ss]econd|[Tt]hird|Segunda|Tercera|Deuxième|Zweite|Dritte|2ᵉ|3ᵉ)'
-        .'\s(?:edn?|edition|Aufl(?:age)?|éd)\b\.?\)?';
+    private const EDITION = ',?\.?\s?\(?(?:(?:\d{1,2}(?:st|nd|rd|th|e|\.?ª|ª|\.)?|[Rr]ev(?:ised|\.)?|[Ss]econd|[Tt]hird|Segunda|Tercera'
+        .'|Deuxième|Zweite|Dritte|2ᵉ|3ᵉ)\.?\s(?:edn?|[Ee]dition|edición|Aufl(?:age)?|éd)\b\.?|edn\s\d{1,2}|(?<=,\s)\d{1,2}e)\)?';
 
     private const VOLUMES = '(?:\d{1,3} [Vv]ols?\.|[Vv]ol\. \w{1,5})';
 
@@ -42,11 +41,6 @@ final class CitedBook
     /** “Fen House, Lund” */
     private const TOWN_BEHIND = '(?<publisher>'.self::NAME.')'
         .'(?:,\s(?<place>\p{Lu}\p{L}+(?:[ -]\p{Lu}\p{L}+)?(?:,\s(?:\p{Lu}\p{L}+\s?){1,3}|,\s\p{Lu}{2}){0,2}))?';
-
-    /** “(Ed: Kolbe A)” ahead, “(O. Lind and A. Kolbe, eds.)” behind */
-    private const EDITORS_IN_BRACKETS = '/^\((?:Eds?|Hrsg)[.:]+\s(?<ahead>[^()]{3,200})\)|\s\((?<behind>\p{Lu}[^()]{3,200}),\s(?:eds?|Hrsg)\.?\)/iu';
-
-    private const EDITED_BY = '/[,.]?\s\(?(?:edited by|ed\. by|sous la direction de|dir\. par|editado por|hg\. v(?:on|\.)|herausgegeben von|a cura di|eds?\.|hrsg\. v(?:on|\.))\s+(?=\p{Lu})/iu';
 
     /** “Lund: Fen House; 2011”, “Fen House” */
     public static function read(string $text): ?CitedPlace
@@ -72,18 +66,19 @@ final class CitedBook
     /** “Okafor I, editor. Rotas. Lund: Fen House; 2011. p. 3-9”, “Rotas, edited by I. Okafor, 3–9. Lund: Fen House” */
     public static function around(string $text): ?CitedPlace
     {
-        $editors = self::editors($text);
+        $editors = CitedEditors::take($text);
         $pages = self::take(self::PAGES, $text)
             ?: self::take(self::BARE_PAGES, $text)
             ?: self::take(self::COLON_PAGES, $text);
         $imprint = self::take('(?:[.,;]\s+|\)\s*)'.self::IMPRINT.'[\s.]*$', $text)
-            ?: self::take('\s\('.self::IMPRINT.'\)[\s.,]*$', $text);
+            ?: self::take('[\s.]\('.self::IMPRINT.'\)[\s.,]*(?:'.self::EDITION.')?[\s.,]*$', $text);
         $dated = $imprint === [] ? self::take('[;,.]\s\(?(?<year>'.CitedNumbers::YEAR.')\W*$', $text) : $imprint;
-        $publisher = $imprint === [] ? self::take('\.\s+'.self::TOWN_BEHIND.'[\s.]*$', $text) : $imprint;
+        $publisher = $imprint === [] ? self::take('\.\s+'.self::TOWN_BEHIND.'[\s.:,;]*$', $text) : $imprint;
         if ($editors !== [] && $publisher === []) {
-            $publisher = self::take('(?<=[\p{L}.]),\s+'.self::TOWN_BEHIND.'[\s.]*$', $text);
+            $publisher = self::take('(?<=[\p{L}.]),\s+'.self::TOWN_BEHIND.'[\s.:]*$', $text)
+                ?: self::take('\s\((?<publisher>'.self::NAME.')(?:,\s(?<place>'.self::NAME.'))?\)[\s.,]*$', $text);
         }
-        $behind = ['/'.self::EDITION.'[\s.]*$/u', '/[;,.]\s*'.CitedNumbers::YEAR.'\W*$/u'];
+        $behind = ['/[;,.]\s*'.CitedNumbers::YEAR.'\W*$/u', '/'.self::EDITION.'[\s.,:]*$/u'];
         $title = trim((string) preg_replace($behind, '', trim($text)), ' .,;:');
         if ($title === '' || ($editors === [] && $pages === [] && $imprint === [])) {
             return null;
@@ -127,49 +122,6 @@ final class CitedBook
             place: trim($found['place']),
             publisher: trim($found['publisher']),
         );
-    }
-
-    /**
-     * Those before the title of a book, or behind it.
-     *
-     * @param  string  $text  what is left of it is the rest
-     * @return list<Name>
-     */
-    private static function editors(string &$text): array
-    {
-        $ahead = CitedNames::ahead($text);
-        if ($ahead?->areEditors === true) {
-            $text = ltrim($ahead->rest, ' .,:');
-
-            return $ahead->names;
-        }
-        if (preg_match(self::EDITORS_IN_BRACKETS, $text, $in) === 1) {
-            $named = CitedNames::called($in['ahead'].($in['behind'] ?? ''));
-            $text = $named === null ? $text : ltrim(str_replace($in[0], ' ', $text), ' .');
-
-            return $named->names ?? [];
-        }
-        foreach (array_slice(self::commas($text), 0, 6) as $at) {
-            $named = CitedNames::ahead(substr($text, $at + 2));
-            if ($named?->areEditors === true) {
-                $text = substr($text, 0, $at).'. '.ltrim($named->rest, ' .,');
-
-                return $named->names;
-            }
-        }
-        [$before, $behind] = [...(preg_split(self::EDITED_BY, $text, 2) ?: []), '', ''];
-        $called = $behind === '' ? null : CitedNames::called($behind);
-        $text = $called === null ? $text : $before.ltrim($called->rest, ')');
-
-        return $called->names ?? [];
-    }
-
-    /** @return list<int> where a comma is followed by what may be a name, in bytes */
-    private static function commas(string $text): array
-    {
-        preg_match_all('/,\s(?=\p{Lu})/u', $text, $found, PREG_OFFSET_CAPTURE);
-
-        return array_column($found[0], 1);
     }
 
     /**

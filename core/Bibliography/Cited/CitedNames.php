@@ -23,7 +23,7 @@ final readonly class CitedNames
     private const SUFFIX = '(?:,?\s(?<suffix>Jr|Sr|II|III|IV)\b\.?)?(?:\s(?<behind>(?:'.self::LOW.')(?:\s(?:'.self::LOW.'))?)(?![\p{L}’]))?';
 
     /** What may follow a name that no full stop of its initials ends. */
-    private const END = '(?=\.?\s*(?:[,;:.&(“"‘«\/…]|$)|\s\d{4}[a-z]?\b|\s+(?:and|et|y|e|und|och|og|en)\s|\s+et\s+al)';
+    private const END = '(?=\.?\s*(?:[,;:.&([“"‘«\/…]|$)|\s\d{4}[a-z]?\b|\seditors?\b|\s+(?:and|et|y|e|und|och|og|en)\s|\s+et\s+al)';
 
     /** “Kolbe, A. B.”, “van der Berg, J.-P.” */
     private const DOTTED = '/^(?<family>'.self::FAMILY.'),\s(?<given>(?:\p{Lu}\p{Ll}?\.[ -]?){0,3}\p{Lu}\p{Ll}?\.)'.self::SUFFIX.'/u';
@@ -98,7 +98,8 @@ final readonly class CitedNames
     private const ROLE = '/^,\s(?:inventors?|cartographers?|compilers?|directors?|producers?|presenters?|performers?)\b'
         .'(?:;\s[^;]{2,80}?, assignees?)?/u';
 
-    private const EDITORS = '/^[,.]?\s*(?:\((?:eds?|hrsg|hg|éds?|dir|coords?)\.?\)|(?:eds|ed|editors?|hrsg|hg)\b\.?)/iu';
+    private const EDITORS = '/^[,.]?\s*(?:[(\[](?:eds?|editors?|editores|hrsg|hg|éds?|dirs?|coords?|orgs?|comps?)\.?[)\]]'
+        .'|(?:eds|ed|editors?|editores|hrsg|hg)\b\.?)/iu';
 
     /**
      * @param  non-empty-list<Name>  $names
