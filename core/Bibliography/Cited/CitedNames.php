@@ -30,7 +30,7 @@ final readonly class CitedNames
 
     /** “Kolbe AB”, “Kolbe A.B.”, “de la Cruz-Ibáñez AM” */
     private const INDEXED = '/^(?<family>'.self::FAMILY.'),?\s(?<given>(?:\p{Lu}\.-?){2,4}(?=[\s,;])|(?:\p{Lu}\.\s){1,3}\p{Lu}(?=\.)'
-        .'|\p{Lu}{1,4}(?:[ -]\p{Lu}{1,2})?)'.self::SUFFIX.'(?(?<=\.)|'.self::END.')/u';
+        .'|\p{Lu}{1,3}(?:[ -]\p{Lu}{1,2})?)'.self::SUFFIX.'(?(?<=\.)|'.self::END.')/u';
 
     /** “A. B. Kolbe” */
     private const CALLED = '/^(?<given>(?:\p{Lu}\p{Ll}?\.[ -]?){1,4})(?<family>'.self::FAMILY.')'.self::SUFFIX.self::END.'/u';

@@ -13,8 +13,8 @@ final class CitedNumbers
         .'|[ivxlc]{1,6}\s?[-–—‑]\s?[ivxlc]{1,6}';
 
     /** In English, German, French, Spanish, Italian and Portuguese. */
-    public const MONTH = '(?:(?i:Jan(?:uary|uar|vier|eiro)?|Febr?(?:uary|uar|rero|braio)?|F[ée]vr?(?:ier)?|Mar(?:ch|s|zo|ço)?'
-        .'|Mär(?:z)?|Apr(?:il|ile)?|A[vb]r(?:il)?|May|Mai|Mayo|Maggio|Jun[ei]?|Juin|Junio|Giugno|Jul[yi]?|Juil(?:let)?'
+    public const MONTH = '(?:(?i:Jan(?:uary|uar|vier|eiro)?|Febr?(?:uary|uar|rero|braio)?|F[ée]vr?(?:ier)?|Mar(?:ch|s|zo|ço)?|Maio'
+        .'|Mär(?:z)?|Apr(?:il|ile)?|A[vb]r(?:il)?|May|Mai|Mayo|Maggio|Jun[ei]?|Junho|Julho|Juin|Junio|Giugno|Jul[yi]?|Juil(?:let)?'
         .'|Julio|Luglio|Aug(?:ust)?|Ago(?:sto)?|Ao[uû]t|Sept?(?:ember|embre|tembre|tiembre)?|Set(?:embro|tembre)?'
         .'|O[ck]t(?:ober|obre|ubre)?|Out(?:ubro)?|Nov(?:ember|embre|iembre|embro)?|De[cz](?:ember|embre|embro)?'
         .'|D[ée]c(?:embre)?|Dic(?:iembre|embre)?|Ene(?:ro)?)(?!\p{L})\.?|Spring|Summer|Autumn|Fall|Winter)';
@@ -26,10 +26,11 @@ final class CitedNumbers
     private const TOKENS = [
         'date' => '/^(?:\d{1,2}\.?\s)?(?:'.self::MONTH.')(?:\s?[-–\/]\s?(?:'.self::MONTH.'))?(?:\s\d{1,2}(?:\s?[-–]\s?\d{1,2})?(?![\d(:]))?,?/u',
         'volume' => '/^(?:vol(?:ume)?|v|Bd|Jg|tome|t)\b\.?\s?(?<told>[A-Za-z]?\d+\w?)/iu',
-        'issue' => '/^(?:no|nr|nº|n°|n|iss(?:ue)?|núm|fasc|Heft|H)\.?\s?(?<told>\d[\w–-]*)/iu',
+        'issue' => '/^(?:no|nr|nº|n°|nᵒ|n|iss(?:ue)?|núm|fasc|Heft|H)\.?\s?(?<told>\d[\w–-]*)/iu',
         'supplement' => '/^(?<told>Suppl(?:ement)?\b\.?(?:\s?\w{1,4})?)/iu',
         'pages' => '/^(?:(?:pp?|págs?)\.?\s?|S\.\s?|Seiten?\s|Art(?:icle|\.)?(?:\s(?:no|ID)\.?)?\s)(?<told>'.self::RANGE.')/iu',
         'issue of year' => '/^(?<told>\d{1,3})\s?\/\s?(?='.self::YEAR.')/u',
+        'slash' => '/^\/(?<told>\d{1,3})(?!\d)/u',
         'slashed' => '/^(?<told>\d{1,4}\/\d{1,3})(?![\d\/])/u',
         'brackets' => '/^\((?<told>[^()]{1,30})\)/u',
         'year' => '/^(?<told>'.self::YEAR.')[a-z]?(?![\w–-])/u',
@@ -101,6 +102,7 @@ final class CitedNumbers
                 ? $this->takesNumber($told, $isBehindColon)
                 : $this->sets('year', (int) $told),
             'number' => $this->takesNumber($told, $isBehindColon),
+            'slash' => $this->volume !== '' && $this->issue === '' && $this->sets('issue', $told),
             'slashed' => $this->volume === '' && $this->takesSlashed($told),
             'issue of year' => $this->sets('issue', $told),
             'section' => $this->pages !== '' || $this->sets('pages', $told),

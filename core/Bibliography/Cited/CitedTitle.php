@@ -27,6 +27,9 @@ final readonly class CitedTitle
     /** Letters of the shortest title. */
     private const SHORTEST = 4;
 
+    /** So many ends that are followed by a place are compared. */
+    private const MOST = 3;
+
     /** So many ends of a title are tried. */
     private const TRIES = 12;
 
@@ -35,7 +38,7 @@ final readonly class CitedTitle
         '/\s*[\[(](?:[^\])]{0,20}\b)?(?:dissertation|thesis)\b[^\])]*[\])]/iu' => PublicationType::Thesis,
         '/^(?:Ph\.?\s?D\.?|M\.?Sc\.?|doctoral|master[’\']?s?)\s(?:diss\b|dissertation|thesis)\b.*/iu' => PublicationType::Thesis,
         '/[.,;]\s?(?:Ph\.?\s?D\.?|M\.?Sc\.?|doctoral|master[’\']?s?)\s(?:diss\b|dissertation|thesis)\b.*$/iu' => PublicationType::Thesis,
-        '/(?<=\p{L})[.,]\s(?:Report|Rep\.)(?:\s[Nn](?:o|r)\.?)?\s?\d{1,5}$|(?<=\?)\s(?:Report|Rep\.)(?:\s[Nn]o\.?)?\s?\d{1,5}$/u' => PublicationType::Report,
+        '/(?<=\p{L})[.,]\s(?:Report|Rep\.)[.,]?(?:\s[Nn](?:o|r)\.?)?\s?\d{0,5}$|(?<=\?)\s(?:Report|Rep\.)(?:\s[Nn]o\.?)?\s?\d{1,5}$/u' => PublicationType::Report,
         '/\s*[\[(]preprint[\])]/iu' => PublicationType::Preprint,
         '/\s*[\[(](?:paper|poster|oral|conference)[^\])]{0,20}[\])]/iu' => PublicationType::Conference,
         '/\s*\((?:[\p{L} ]{0,20} )?(?:report|publication|bulletin|document)(?: series)?,? no\.[^)]*\)/iu' => PublicationType::Report,
@@ -49,7 +52,7 @@ final readonly class CitedTitle
     /** Behind the title itself: “(3rd ed., Vol. 2)”, “2nd edn”, “(H. Ek, Trans.)” */
     private const BEHIND = [
         '/\s\([^()]*\b(?:edn?|edition|Vol|Aufl(?:age)?)\b[^()]*\)$/u',
-        '/,?\s\d{1,2}(?:st|nd|rd|th)\s(?:edn?|edition)\b\.?$/u',
+        '/[,.]?\s\d{1,2}(?:st|nd|rd|th)\s(?:edn?|edition)\b\.?$/iu',
         '/\s\[(?:video(?:cassette|recording)?|CD-ROM|DVD|map|audiocassette|film|slide'
             .'|microform|computer (?:program|software)'
             .'|Internet|Online|WWW document|web ?(?:site|page))\]$/iu',
@@ -82,19 +85,19 @@ final readonly class CitedTitle
      */
     public static function readings(string $text, bool $mayEndAtComma): array
     {
-        $read = self::read($text, $mayEndAtComma);
-        if ($read->isQuoted) {
-            return [$read];
+        $marked = self::marked($text);
+        if ($marked?->isQuoted === true) {
+            return [$marked];
         }
+        $read = $marked ?? self::parted($text, $mayEndAtComma ? self::COMMA_ENDS : self::ENDS)[0];
+        $isPlaced = fn (self $one): bool => $one->place?->volume.$one->place?->pages.$one->place?->place !== '';
         $parts = preg_split('/'.self::ENDS.'/u', ltrim($text, ' .,:;'), 2);
         $title = trim($parts[0] ?? '');
         $isShorter = $title !== '' && mb_strlen($title) < mb_strlen($read->title);
 
-        $byComma = $mayEndAtComma ? $read : self::read($text, true);
-
         return [
             $read,
-            ...$byComma->place?->volume.$byComma->place?->pages.$byComma->place?->place === '' ? [] : [$byComma],
+            ...array_values(array_filter(self::parted($text, self::COMMA_ENDS, self::MOST), $isPlaced)),
             ...$isShorter ? [self::of($title, null, $parts[1] ?? '')] : [],
         ];
     }
@@ -105,7 +108,7 @@ final readonly class CitedTitle
      */
     public static function read(string $text, bool $mayEndAtComma): self
     {
-        return self::marked($text) ?? self::parted($text, $mayEndAtComma ? self::COMMA_ENDS : self::ENDS);
+        return self::marked($text) ?? self::parted($text, $mayEndAtComma ? self::COMMA_ENDS : self::ENDS)[0];
     }
 
     /** Where quotation marks or brackets tell it: “Lamps.” Sleep 3 (2004): 12; Lamps (Lund: Fen House, 2007), 55 */
@@ -122,12 +125,17 @@ final readonly class CitedTitle
         return $place === null ? null : self::of($title, $place, '');
     }
 
-    /** Up to the first end behind which a place is told; else up to the first end. */
-    private static function parted(string $text, string $ends): self
+    /**
+     * Up to each end behind which a place is told; else up to the first end.
+     *
+     * @return non-empty-list<self>
+     */
+    private static function parted(string $text, string $ends, int $most = 1): array
     {
         $text = ltrim($text, " \t.,:;");
         preg_match_all("/{$ends}/u", $text, $found, PREG_OFFSET_CAPTURE);
         $first = null;
+        $placed = [];
         foreach (array_slice($found[0], 0, self::TRIES) as [$sign, $at]) {
             $title = substr($text, 0, $at).trim($sign, '.,');
             if (mb_strlen($title) < self::SHORTEST || substr_count($title, '(') !== substr_count($title, ')')) {
@@ -136,13 +144,16 @@ final readonly class CitedTitle
             $rest = substr($text, $at + strlen($sign));
             $place = CitedPlace::read($rest);
             if ($place !== null) {
-                return self::of($title, $place, $rest);
+                $placed[] = self::of($title, $place, $rest);
+            }
+            if (count($placed) === $most) {
+                return $placed;
             }
             $isInitial = preg_match('/(?<!\p{L})\p{Lu}$/u', $title) === 1;
             $first ??= $sign === ',' || $isInitial ? null : self::of($title, null, $rest);
         }
 
-        return $first ?? self::of($text, null, '');
+        return $placed === [] ? [$first ?? self::of($text, null, '')] : $placed;
     }
 
     private static function of(string $title, ?CitedPlace $place, string $rest, bool $isQuoted = false): self

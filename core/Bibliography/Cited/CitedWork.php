@@ -39,7 +39,7 @@ final readonly class CitedWork
     /** Behind the names: “(2004).”, “(2004, March 3).”, “, 2004.”, “(in press).” */
     private const YEAR_AHEAD = '/^[\s.,]*(?:[(\[](?:c?\.?\s?|'.CitedNumbers::MONTH.'\s)(?<year>'.CitedNumbers::YEAR.')'
         .'[a-z]?\??(?:[,\/–-][^)\]]{1,20})?[)\]]'
-        .'|(?:'.CitedNumbers::MONTH.'\s)?(?<bare>'.CitedNumbers::YEAR.')[a-z]?(?:\s[(\[]\d{4}[)\]])?(?=[.,:]|\s\p{Lu})'
+        .'|(?:'.CitedNumbers::MONTH.'\s)?(?<bare>'.CitedNumbers::YEAR.')[a-z]?(?:\s[(\[]\d{4}[)\]])?(?=\s?[.,:]|\s\p{Lu}|\s[«“"„‘])'
         .'|\((?:n\. ?d\.|in press|forthcoming)\))[.,:]*\s*/u';
 
     /** “Lamps of the Ward, August 2009” */

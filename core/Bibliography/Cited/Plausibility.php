@@ -46,7 +46,7 @@ final class Plausibility
     {
         return match (true) {
             $place === null => 0,
-            $place->volume.$place->pages !== '' => $place->journal === '' ? 1 : 3,
+            $place->volume.$place->pages !== '' => $place->journal === '' ? 1 : 3 - substr_count($place->journal, ', '),
             $place->publisher !== '' && $place->place !== '' => 2,
             default => 1,
         };
