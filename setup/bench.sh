@@ -3,7 +3,7 @@
 run_bench() {
     local name="${1:-}"
     [ $# -gt 0 ] && shift
-    case "$name" in pages | library | deliver | screening | search | vocabulary | match | convert | ranking | texts | leads | scouting | judged | synthesis | report | archive | cluster | replica) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|screening|search|vocabulary|match|convert|ranking|texts|leads|scouting|judged|synthesis|report|archive|cluster|replica [SIZE]" ;; esac
+    case "$name" in pages | library | deliver | screening | search | vocabulary | match | convert | ranking | texts | leads | scouting | judged | printed | synthesis | report | archive | cluster | replica) ;; *) fail "there is no benchmark “$name”." "./heron bench pages|library|deliver|screening|search|vocabulary|match|convert|ranking|texts|leads|scouting|judged|printed|synthesis|report|archive|cluster|replica [SIZE]" ;; esac
     case "$name" in cluster | replica) "bench_$name" "$@"; return ;; esac
     case "$name" in match | convert | ranking | texts | leads | scouting) # these need no database
         { need_cli_packages; need_composer; } >&2
@@ -157,6 +157,14 @@ bench_scouting() { php -d pcov.enabled=0 bench/scouting.php "$@"; }
 bench_judged() {
     PGPASSFILE="$DIR/secrets" php -d pcov.enabled=0 -d memory_limit=1G bench/scouting-judged.php \
         "pgsql:host=127.0.0.1;port=$PG_PORT;dbname=$APP_DATABASE;user=heron_owner" "$@"
+}
+
+# Made-up works in the styles of journals: printed by pandoc, read back.
+bench_printed() {
+    command -v pandoc >/dev/null || install_packages pandoc >&2
+    local styles=/usr/share/citation-style-language/styles
+    [ -d "$styles" ] || install_packages citation-style-language-styles >&2
+    php -d pcov.enabled=0 bench/printed.php "$styles" "$@"
 }
 
 bench_ranking() { php -d pcov.enabled=0 bench/ranking.php "$@"; }

@@ -16,10 +16,11 @@ final class CitedBook
     /** “Rotas of the Night”: all its words but the smallest begin large */
     public const NAME = self::LARGE.'(?:[\s:]+(?:'.self::SMALL.'\s)*+(?:'.self::LARGE.'|\([^()]{2,30}\)))*+';
 
-    public const PAGES = '[,.;]?\s*\(?\b(?:(?:pp?|S|págs?)\.\s?|pp\s|[Pp]ages?\s)(?<pages>[A-Za-z]{0,3}\d+(?:\s?[-–—‑]\s?[A-Za-z]{0,3}\d+)?)\)?';
+    public const PAGES = '[,.;]?\s*\(?\b(?:(?:pp?|S|págs?)\.\s?|pp\s|[Pp]ages?\s)'
+        .'(?<pages>[A-Za-z]{0,3}\d+(?:\s?[-–—‑]\s?[A-Za-z]{0,3}\d+)?)\)?';
 
     /** “, 45–67.” */
-    private const BARE_PAGES = ',\s(?<pages>\d+\s?[-–—‑]\s?\d+)(?=[.,;]|$)';
+    public const BARE_PAGES = ',\s(?<pages>\d+\s?[-–—‑]\s?\d+)(?=[.,;]|$)';
 
     /** “2010:211-225” */
     private const COLON_PAGES = '(?<=\d{4}|\p{Ll}):\s?(?<pages>\d+\s?[-–—‑]\s?\d+)(?=[.;]|$)';
@@ -108,7 +109,8 @@ final class CitedBook
      */
     public static function noted(string &$text): ?CitedPlace
     {
-        $imprint = '\((?:(?<place>\p{Lu}[\p{L} ,’-]{1,40}):\s)?(?<publisher>'.self::NAME.')(?:,\s(?<year>'.CitedNumbers::YEAR.')|(?<=\p{L}))\)';
+        $imprint = '\((?:(?<place>\p{Lu}[\p{L} ,’-]{1,40}):\s)?(?<publisher>'.self::NAME.')'
+            .'(?:,\s(?<year>'.CitedNumbers::YEAR.')|(?<=\p{L}))\)';
         $pattern = "/^(?<title>[^()“\"]{3,200}?)\s{$imprint}(?:,\s(?<pages>[\\d–-]+))?[\s.]*$/u";
         if (preg_match($pattern, $text, $found) !== 1) {
             return null;

@@ -18,7 +18,8 @@ final class CitedList
     private const DASH = '/^\s*[–—-]\s+/u';
 
     /** “12 Kolbe A”: a mark only where others count on. */
-    public const BARE_MARK = '/^\s*(?<number>\d{1,5})\s+(?=[\p{Lu}\d“"‘]|(?:van|von|de|del|di|da|du|la|le|el|al|bin|ter|ten|zu)\s)/u';
+    public const BARE_MARK = '/^\s*(?<number>\d{1,5})\s+'
+        .'(?=[\p{Lu}\d“"‘]|(?:van|von|de|del|di|da|du|la|le|el|al|bin|ter|ten|zu)\s)/u';
 
     /** “2018;9(1):e17.” at the end of a line: nothing but an address or a note can follow. */
     private const OVER = '~\d{4};\s?\d+(?:\(\w[^()]{0,11}\))?:\s?\w{1,8}(?:[-–]\w{1,8})?\.$~u';

@@ -22,7 +22,7 @@ final class CitedMeeting
         if (preg_match(self::WORDS, $text) !== 1) {
             return null;
         }
-        $pages = CitedBook::take(CitedBook::PAGES, $text);
+        $pages = CitedBook::take(CitedBook::PAGES, $text) ?: CitedBook::take(CitedBook::BARE_PAGES, $text);
         preg_match('/\b'.CitedNumbers::YEAR.'\b/', $text, $year);
         $name = trim((string) preg_replace(self::DAY, '', $text), ' .,;');
         preg_match('/;\s(?<town>\p{Lu}[\p{L} -]+)/u', $text, $behind);

@@ -20,7 +20,8 @@ final readonly class CitedNames
     private const GIVEN = '(?!(?:The|An?|Der|Die|Das|On|In|For)\b)(?:\p{Lu}\.\s)?'
         .'\p{Lu}(?:\p{Ll}|\p{Lu}{2})[\p{L}’\'-]*(?:\s(?:\p{Lu}\.|\p{Lu}(?:\p{Ll}|\p{Lu}{2})[\p{L}’\'-]*))*';
 
-    private const SUFFIX = '(?:,?\s(?<suffix>Jr|Sr|II|III|IV)\b\.?)?(?:\s(?<behind>(?:'.self::LOW.')(?:\s(?:'.self::LOW.'))?)(?![\p{L}’]))?';
+    private const SUFFIX = '(?:,?\s(?<suffix>Jr|Sr|II|III|IV)\b\.?)?'
+        .'(?:\s(?<behind>(?:'.self::LOW.')(?:\s(?:'.self::LOW.'))?)(?![\p{L}’]))?';
 
     /** What may follow a name that no full stop of its initials ends. */
     private const END = '(?=\.?\s*(?:[,;:.&([“"‘«\/…]|$)|\s\d{4}[a-z]?\b|\seditors?\b|\s+(?:and|et|y|e|und|och|og|en)\s|\s+et\s+al)';
@@ -50,7 +51,8 @@ final readonly class CitedNames
 
     /** “Night Council”, “National Institute for Lamps and Light (NILL)”, “NILL” */
     private const BODY = '/^(?<family>(?:\p{Lu}[\p{L}’\'-]++(?:[ ,]+(?:of|for|the|and|on|in|&|de|la|für|der|des)\b)*+[ ,]*+){2,10}'
-        .'(?:\(\p{Lu}{2,10}\))?|\p{Lu}{2,8})(?<given>)(?=[.:]\s|;\s\p{Lu}|\s?\((?:(?:\p{L}+\s)?\d{4}|n\.|in press)|\.?$|,\s?[“"‘])/u';
+        .'(?:\(\p{Lu}{2,10}\))?|\p{Lu}{2,8})(?<given>)'
+        .'(?=[.:]\s|;\s\p{Lu}|\s?\((?:(?:\p{L}+\s)?\d{4}|n\.|in press)|\.?$|,\s?[“"‘])/u';
 
     /** Whatever stands before “. 2004.” or “ (2004)” */
     private const ISSUER = '/^(?<family>\p{L}(?:[^.;:“”"]|\.(?!\s)){1,79}?)(?<given>)'
@@ -70,6 +72,11 @@ final readonly class CitedNames
         'as called' => ['as called', 'called', 'group'],
         'in full each' => ['in full each', 'group'],
         'body' => ['body', 'group'],
+    ];
+
+    /** Which forms names at the beginning of a reference may have. */
+    private const AHEAD = [
+        'dotted', 'indexed', 'called', 'initialled', 'in full', 'in full each', 'as called', 'body', 'issuer', 'body ahead',
     ];
 
     private const FORMS = [
@@ -136,8 +143,8 @@ final readonly class CitedNames
      */
     public static function readings(string $text): array
     {
-        $forms = ['dotted', 'indexed', 'called', 'initialled', 'in full', 'in full each', 'as called', 'body', 'issuer', 'body ahead'];
-        $readings = array_map(fn (string $form): ?self => self::inForm($form, $text), array_combine($forms, $forms));
+        $read = fn (string $form): ?self => self::inForm($form, $text);
+        $readings = array_map($read, array_combine(self::AHEAD, self::AHEAD));
         $isSure = fn (?self $one): bool => $one?->form !== 'body ahead' || Name::isBody($one->names[0]->family);
 
         return array_filter($readings, fn (?self $one): bool => $one !== null && $isSure($one));

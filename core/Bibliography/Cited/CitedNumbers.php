@@ -20,7 +20,8 @@ final class CitedNumbers
         .'|D[ée]c(?:embre)?|Dic(?:iembre|embre)?|Ene(?:ro)?)(?!\p{L})\.?|Spring|Summer|Autumn|Fall|Winter)';
 
     /** What numbers begin with. */
-    public const BEGINS = '(?:(?:[vnH]|Jg)\.\s?\d|(?i:vol|no|nr|suppl|pp?|Bd|Jg)\b\.?\s?\d|(?:'.self::MONTH.')[^.;]{0,12}\d|(?i:published online|in press|forthcoming|ahead of print))';
+    public const BEGINS = '(?:(?:[vnH]|Jg)\.\s?\d'
+        .'|(?i:vol|no|nr|suppl|pp?|Bd|Jg)\b\.?\s?\d|(?:'.self::MONTH.')[^.;]{0,12}\d|(?i:published online|in press|forthcoming|ahead of print))';
 
     /** What is read one after the other, with what it tells; the first that fits. */
     private const TOKENS = [

@@ -48,7 +48,8 @@ final readonly class CitedPlace
                 ?? $journal;
         }
 
-        if (preg_match('/^(?:(?:Pages?|pp?\.)\s[\w–-]+\s)?(?:Proceedings|Proc\.|Abstracts) (?:of|from)\b/u', $text) === 1) {
+        $meeting = '/^(?:(?:Pages?|pp?\.)\s[\w–-]+\s)?(?:Proceedings|Proc\.|Abstracts) (?:of|from)\b/u';
+        if (preg_match($meeting, $text) === 1) {
             return CitedMeeting::read($text);
         }
 

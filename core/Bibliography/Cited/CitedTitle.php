@@ -17,12 +17,13 @@ final readonly class CitedTitle
         .'|[‘\'](?<title2>.{3,}?)(?:[,.][’\'](?=\s|$)|[’\'](?=[,.:;]?\s|[,.:;]?$)'.self::GOES_ON.'))/u';
 
     /** Where a title may end. */
-    private const ENDS = '[,:;](?=\s[Ii]n:\s\p{Lu})|,(?=\sin\s(?:\p{Lu}\.|\p{Lu}\p{L}+\sand\s|Proc))|,(?=\sProc(?:\.|eedings)\s)'
+    private const ENDS = '[,:;](?=\s[Ii]n:\s\p{Lu})'
+        .'|,(?=\sin\s(?:\p{Lu}\.|\p{Lu}\p{L}+\sand\s|Proc))|,(?=\sProc(?:\.|eedings)\s)'
         .'|;(?=\s\p{Lu}[^;:]{2,60}:\s\p{Lu})'
         .'|(?<!\bNo|\bvs|\bSt|\bDr|\bVol|\bv)[.?!](?=\s)|,(?=\s\d{1,2}(?:st|nd|rd|th)\sed)|[.?!]?$';
 
     /** Where a comma ends the names, it may end the title. */
-    private const COMMA_ENDS = ',(?=\s\p{Lu})|'.self::ENDS;
+    private const COMMA_ENDS = ',(?=\s\p{Lu})|:(?=\s\p{Lu}[^:]{3,60},\sv\.\s\d)|'.self::ENDS;
 
     /** Letters of the shortest title. */
     private const SHORTEST = 4;
@@ -33,12 +34,17 @@ final readonly class CitedTitle
     /** So many ends of a title are tried. */
     private const TRIES = 12;
 
+    private const THESIS = PublicationType::Thesis;
+
+    private const REPORT = PublicationType::Report;
+
     /** Kinds that are said behind a title. */
     private const KINDS = [
         '/\s*[\[(](?:[^\])]{0,20}\b)?(?:dissertation|thesis)\b[^\])]*[\])]/iu' => PublicationType::Thesis,
         '/^(?:Ph\.?\s?D\.?|M\.?Sc\.?|doctoral|master[’\']?s?)\s(?:diss\b|dissertation|thesis)\b.*/iu' => PublicationType::Thesis,
-        '/[.,;]\s?(?:Ph\.?\s?D\.?|M\.?Sc\.?|doctoral|master[’\']?s?)\s(?:diss\b|dissertation|thesis)\b.*$/iu' => PublicationType::Thesis,
-        '/(?<=\p{L})[.,]\s(?:Report|Rep\.)[.,]?(?:\s[Nn](?:o|r)\.?)?\s?\d{0,5}$|(?<=\?)\s(?:Report|Rep\.)(?:\s[Nn]o\.?)?\s?\d{1,5}$/u' => PublicationType::Report,
+        '/[.,;]\s?(?:Ph\.?\s?D\.?|M\.?Sc\.?|doctoral|master[’\']?s?)\s(?:diss\b|dissertation|thesis)\b.*$/iu' => self::THESIS,
+        '/(?<=\p{L})[.,]\s(?:Report|Rep\.)[.,]?(?:\s[Nn](?:o|r)\.?)?\s?\d{0,5}$/u' => self::REPORT,
+        '/(?<=\?)\s(?:Report|Rep\.)(?:\s[Nn]o\.?)?\s?\d{1,5}$/u' => self::REPORT,
         '/\s*[\[(]preprint[\])]/iu' => PublicationType::Preprint,
         '/\s*[\[(](?:paper|poster|oral|conference)[^\])]{0,20}[\])]/iu' => PublicationType::Conference,
         '/\s*\((?:[\p{L} ]{0,20} )?(?:report|publication|bulletin|document)(?: series)?,? no\.[^)]*\)/iu' => PublicationType::Report,
@@ -126,8 +132,9 @@ final readonly class CitedTitle
     }
 
     /**
-     * Up to each end behind which a place is told; else up to the first end.
+     * Up to each end behind which a place is told, as many as are asked for; else up to the first end.
      *
+     * @param  int<1, max>  $most
      * @return non-empty-list<self>
      */
     private static function parted(string $text, string $ends, int $most = 1): array
@@ -143,11 +150,12 @@ final readonly class CitedTitle
             }
             $rest = substr($text, $at + strlen($sign));
             $place = CitedPlace::read($rest);
-            if ($place !== null) {
+            // what is said to be a thesis has a place, if none that is told
+            if ($place !== null || preg_match('/^\s?[\[(]?(?:Ph\.?\s?D\.?|doctoral|master\S*)\s(?:diss|thesis)/iu', $rest) === 1) {
                 $placed[] = self::of($title, $place, $rest);
-            }
-            if (count($placed) === $most) {
-                return $placed;
+                if (count($placed) >= $most) {
+                    return $placed;
+                }
             }
             $isInitial = preg_match('/(?<!\p{L})\p{Lu}$/u', $title) === 1;
             $first ??= $sign === ',' || $isInitial ? null : self::of($title, null, $rest);

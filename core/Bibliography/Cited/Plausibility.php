@@ -24,6 +24,9 @@ final class Plausibility
 
     private const LONG = 250;
 
+    /** Forms of names that are those of bodies. */
+    private const OF_BODIES = ['body', 'issuer', 'body ahead'];
+
     private const IN_FULL = '/^\p{Lu}\p{Ll}[\p{L}’-]*\s(?:\p{Lu}\.\s)*\p{Lu}[\p{L}’-]+$/u';
 
     public static function of(CitedWork $work): int
@@ -76,10 +79,10 @@ final class Plausibility
         return match (true) {
             $names === null => -2,
             $names->areCertain => 2,
-            ! in_array($names->form, ['body', 'issuer'], true) && self::areBodies($names) => -2,
+            ! in_array($names->form, self::OF_BODIES, true) && self::areBodies($names) => -2,
             // “Ora Lind, Pim Ost” are two
             $names->form === 'in full' && preg_match(self::IN_FULL, $names->names[0]->family) === 1 => 0,
-            in_array($names->form, ['body', 'issuer'], true) => 0,
+            in_array($names->form, self::OF_BODIES, true) => 0,
             default => 1,
         };
     }

@@ -229,6 +229,62 @@ it('reads a reference of whatever style as its parts', function (string $line, s
         '(6 ) Augst, R. L., Dim Lamps for the Ward; Fen House: Lund, 1995.',
         'Augst, R. L. | 1995 | Dim Lamps for the Ward |  | ',
     ],
+    'particles behind' => [
+        'Cruz, M. J. de la & Berg, J.-P. van der. (2008) Naps at work. The Lamp, 113, 88–98.',
+        'de la Cruz, M. J.; van der Berg, J.-P. | 2008 | Naps at work | The Lamp 113:88–98 | ',
+    ],
+    'initials ahead without stops' => [
+        '2. T Abebe; MJ Strand. Naps at work. Lamp 113, 1588–1598 (1998)',
+        'Abebe, T; Strand, MJ | 1998 | Naps at work | Lamp 113:1588–1598 | ',
+    ],
+    'commas behind a year in brackets' => [
+        'Ude, M. (2004) Naps at work: an interview study, The Lamp, 114 (2), pp. S24–S30. DOI:10.79550/nm.1',
+        'Ude, M. | 2004 | Naps at work: an interview study | The Lamp 114(2):S24–S30 | 10.79550/nm.1',
+    ],
+    'an address in angle brackets' => [
+        '1. Ude M. Naps at work. Lamp. 2004; 114:S24-S30. <https://doi.org/10.79550/nm.1>.',
+        'Ude, M | 2004 | Naps at work | Lamp 114:S24–S30 | 10.79550/nm.1',
+    ],
+    'parted by slashes' => [
+        'Lopez, Ana/de la Cruz, Maja (1998): Naps at work: In: The Lamp 113, 15–18.',
+        'Lopez, Ana; de la Cruz, Maja | 1998 | Naps at work | The Lamp 113:15–18 | ',
+    ],
+    'all family names first, without initials' => [
+        'Garcia Lind, Ana, Petrov, Ivan, & Ito, Ken. (2003). Naps at work. Nocturne, 76, e1299.',
+        'Garcia Lind, Ana; Petrov, Ivan; Ito, Ken | 2003 | Naps at work | Nocturne 76:e1299 | ',
+    ],
+    'a month in French' => [
+        'SINGH, R., et P. ROSSI (novembre 2002). « Naps at work », Chronobiology & Work, vol. 98, n° 4, p. S34‑S40.',
+        'SINGH, R.; ROSSI, P. | 2002 | Naps at work | Chronobiology & Work 98(4):S34–S40 | ',
+    ],
+    'volume and issue by a slash' => [
+        'Strand, B. (2019). ‘Naps at work’, Journal of Night Medicine, 71/2: 851–69.',
+        'Strand, B. | 2019 | Naps at work | Journal of Night Medicine 71(2):851–69 | ',
+    ],
+    'of Brazil' => [
+        'MOREAU, Claire. Naps at work. The Lamp, v. 54, n. 2, p. 32–38, maio 1993.',
+        'MOREAU, Claire | 1993 | Naps at work | The Lamp 54(2):32–38 | ',
+    ],
+    'kinds by letters' => [
+        '[9] HAAS M. Naps at work[J/OL]. Night Medicine, 1997, 109(11): e1322.',
+        'HAAS, M | 1997 | Naps at work | Night Medicine 109(11):e1322 | ',
+    ],
+    'editors behind their book' => [
+        'Marsh, R. (2008). Naps at work. In Medicine for Wards, F. Alister, ed. (London: Lantern Press), pp. 275–295.',
+        'Marsh, R. | 2008 | Naps at work | Medicine for Wards 275–295 | ',
+    ],
+    'editors in brackets' => [
+        'Lind L, Wren P (2017) Naps at work. In: Handbook of Nights (eds. Lund O, Abebe T). Lantern Press, London, pp. 286–306.',
+        'Lind, L; Wren, P | 2017 | Naps at work | Handbook of Nights 286–306 | ',
+    ],
+    'an edition and a publisher without a town' => [
+        '27. Marsh R, Rossi P. Naps at work. In: Alister F, ed. Medicine for Wards. 2nd ed. Lantern Press; 2008:275-295.',
+        'Marsh, R; Rossi, P | 2008 | Naps at work | Medicine for Wards 275–295 | ',
+    ],
+    'a meeting without a word before it' => [
+        'Ito, K. 1993. Naps at work. Proceedings of the 9th Night Congress, 334–340. Fen House, Lund.',
+        'Ito, K. | 1993 | Naps at work | Proceedings of the 9th Night Congress 334–340 | ',
+    ],
     'where it is cited' => [
         '[12] Ann Ode and Bo Lind. “Dim wards.” Night Work 14 (2006), 1–2 (cit. on p. 24).',
         'Ode, Ann; Lind, Bo | 2006 | Dim wards | Night Work 14:1–2 | ',
@@ -318,7 +374,8 @@ it('reads each reference in the way that most of its list are written', function
     [3] Night Lamp Project. 2019. Lamps by number. Retrieved May 27, 2019 from http://nlp.example
     [4] R Lamp Team. 2019. Lamps: a language of wards. Lamp Foundation, Lund.
     [5] Ora Lind. Rotas of the night, August 2009. http://ol.example
-    [6] What nobody dated
+    [6] Night Work Agency, Naps in wards, Lantern Press, London, 1993.
+    [7] What nobody dated
     LIST);
     expect(array_map(fn (Reference|UnreadableRecord $one): string => $one instanceof Reference ? toldOf($one) : 'untold', $list))->toBe([
         'Kolbe, Anna; Haas, Mira; Ito, Ken | 2014 | Lamps of wards |  | ',
@@ -326,6 +383,7 @@ it('reads each reference in the way that most of its list are written', function
         'Night Lamp Project | 2019 | Lamps by number |  | ',
         'R Lamp Team | 2019 | Lamps: a language of wards |  | ',
         'Lind, Ora | 2009 | Rotas of the night |  | ',
+        'Night Work Agency | 1993 | Naps in wards |  | ',
         'untold',
     ]);
 });
@@ -345,6 +403,10 @@ it('is not misled by numbers that begin lines and do not count on', function (st
 })->with([
     'pages' => [
         "1. Kolbe A. Lamps of wards. J Sleep. 2004;3:909-\n11. Epub 2004 Jan 2.\n2. Ito K. Visors of wards. J Sleep. 2005;4:1.\n",
+        ['Lamps of wards', 'Visors of wards'],
+    ],
+    'particles' => [
+        "10 Kolbe A. Lamps of wards. J Sleep. 2004;3:9.\n11 van der Berg J. Visors of wards. J Sleep. 2005;4:1.\n",
         ['Lamps of wards', 'Visors of wards'],
     ],
     'years' => [
