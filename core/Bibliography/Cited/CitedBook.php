@@ -22,6 +22,8 @@ final class CitedBook
     /** “, 45–67.” */
     public const BARE_PAGES = ',\s(?<pages>\d+\s?[-–—‑]\s?\d+)(?=[.,;]|$)';
 
+    private const PAGES_AT_END = '[.;:]\s?(?<pages>\d+\s?[-–—‑]\s?\d+)(?=\W*$)';
+
     /** “2010:211-225” */
     private const COLON_PAGES = '(?<=\d{4}|\p{Ll}):\s?(?<pages>\d+\s?[-–—‑]\s?\d+)(?=[.;]|$)';
 
@@ -70,7 +72,8 @@ final class CitedBook
         $editors = CitedEditors::take($text);
         $pages = self::take(self::PAGES, $text)
             ?: self::take(self::BARE_PAGES, $text)
-            ?: self::take(self::COLON_PAGES, $text);
+            ?: self::take(self::COLON_PAGES, $text)
+            ?: self::take(self::PAGES_AT_END, $text);
         $imprint = self::take('(?:[.,;]\s+|\)\s*)'.self::IMPRINT.'[\s.]*$', $text)
             ?: self::take('[\s.]\('.self::IMPRINT.'\)[\s.,]*(?:'.self::EDITION.')?[\s.,]*$', $text);
         $dated = $imprint === [] ? self::take('[;,.]\s\(?(?<year>'.CitedNumbers::YEAR.')\W*$', $text) : $imprint;

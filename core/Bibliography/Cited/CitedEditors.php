@@ -14,7 +14,7 @@ final class CitedEditors
 
     /** “(Ed: Kolbe A)”, “(eds. O. Lind, A. Kolbe)”, “(O. Lind and A. Kolbe, eds.)” */
     private const IN_BRACKETS = '/\s?\((?:Eds?|Hrsg|Éds?)[.:]*\s(?<first>[^()]{3,200})\)'
-        .'|\s\((?<last>\p{Lu}[^()]{3,200}),\s(?:eds?|Hrsg|éds?)\.?\)/iu';
+        .'|\s\((?<last>(?:\p{Lu}|v[ao]n\s|d[ei]\s)[^()]{3,200}?)[,.]?\s(?:eds?|Hrsg|éds?)\.?\)/iu';
 
     /** What stands before the names. */
     private const BY = '/[,.]?\s[(\[]?(?:edited by:?|ed\. by|sous la direction de|dir\. par|editado por|a cura di|hg\. v(?:on|\.)'
@@ -45,7 +45,10 @@ final class CitedEditors
             return [];
         }
         $named = CitedNames::called($in['first'].($in['last'] ?? ''));
-        $text = $named === null ? $text : ltrim(str_replace($in[0], '. ', $text), ' .');
+        if ($named !== null) {
+            [$before, $after] = explode($in[0], $text, 2);
+            $text = ltrim($before.(preg_match('/^\s*[.,:;]/', $after) === 1 ? '' : '. ').$after, ' .,');
+        }
 
         return $named->names ?? [];
     }
@@ -70,7 +73,7 @@ final class CitedEditors
     private static function by(string &$text): array
     {
         [$before, $behind] = [...(preg_split(self::BY, $text, 2) ?: []), '', ''];
-        $named = $behind === '' ? null : CitedNames::called($behind);
+        $named = $behind === '' ? null : CitedNames::called($behind) ?? CitedNames::readings($behind)['initialled'] ?? null;
         if ($named !== null) {
             $rest = ltrim($named->rest, ') ');
             $text = $before.(str_starts_with($rest, ',') ? $rest : '. '.ltrim($rest, '. '));

@@ -34,7 +34,7 @@ final readonly class CitedNames
         .'|\p{Lu}{1,3}(?:[ -]\p{Lu}{1,2})?)'.self::SUFFIX.'(?(?<=\.)|'.self::END.')/u';
 
     /** “A. B. Kolbe” */
-    private const CALLED = '/^(?<given>(?:\p{Lu}\p{Ll}?\.[ -]?){1,4})(?<family>'.self::FAMILY.')'.self::SUFFIX.self::END.'/u';
+    private const CALLED = '/^(?!Eds?\.)(?<given>(?:\p{Lu}\p{Ll}?\.[ -]?){1,4})(?<family>'.self::FAMILY.')'.self::SUFFIX.self::END.'/u';
 
     /** “AB Kolbe” */
     private const INITIALLED = '/^(?<given>\p{Lu}{1,3}(?:-\p{Lu})?)\s(?<family>'.self::FAMILY.')'.self::SUFFIX.self::END.'/u';

@@ -63,6 +63,7 @@ final readonly class CitedTitle
             .'|microform|computer (?:program|software)'
             .'|Internet|Online|WWW document|web ?(?:site|page))\]$/iu',
         '/,\s\d{1,3}\svols?$/u',
+        '/[.,]\s(?:pp?\.|Pages?|S\.)\s?[\w–-]+$/u',
         '/\s*\([^()]*\bTrans(?:l|lators?)?\.?\)$/u',
         self::LANGUAGE,
     ];

@@ -19,6 +19,9 @@ final class Plausibility
     /** Names and nothing else. */
     private const NAMES = '/^(?:\p{Lu}[\p{L}’-]+|\p{Lu}\.)(?:\s\p{Lu}\.)*\s\p{Lu}[\p{L}’-]+(?:,? (?:and|et|und|&) \p{Lu}\S+ \p{Lu}[\p{L}’-]+)$/u';
 
+    /** A word by itself at the beginning, or with a year behind it, may be somebody's given name. */
+    private const GIVEN = '/^\p{Lu}\p{L}{1,12}(?:\.\s|\s\((?:\p{L}+\s)?\d{4}\))/u';
+
     /** A year by itself, or numbers of a volume, within a title. */
     private const OVERLONG = '/[.,;(]\s?\(?(?:1[89]|20)\d\d[a-z]?\)?[.,;:]|\d\(\d+\):|\b[Vv]ol\. \d|\bpp\. ?\d|\. In:? /u';
 
@@ -65,6 +68,7 @@ final class Plausibility
             (preg_match('/^\p{Lu}[\p{L}’-]+$/u', $title) === 1 ? 1 : 0) -
             (preg_match(self::NO_BEGINNING, $title) === 1 ? 3 : 0) -
             (preg_match(self::NAMES, $title) === 1 ? 3 : 0) -
+            (preg_match(self::GIVEN, $title) === 1 ? 1 : 0) -
             (preg_match(self::OVERLONG, $title) === 1 ? 3 : 0);
     }
 
