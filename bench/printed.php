@@ -28,13 +28,14 @@ if ($styles === []) {
     exit(2);
 }
 $items = (new MadeUpWorks($seed))->items(40);
-$works = tempnam(sys_get_temp_dir(), 'works').'.json';
+$works = sys_get_temp_dir().'/works-'.getmypid().'.json';
 file_put_contents($works, json_encode($items, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));
 $cited = "---\nnocite: |\n  ".implode(', ', array_map(fn (array $one): string => "@{$one['id']}", $items))."\n---\n";
 $right = $all = 0;
 $wrong = [];
 foreach ($styles as $style) {
-    $pandoc = ['pandoc', '--from=markdown', '--to=plain', '--wrap=none', '--citeproc', "--bibliography={$works}", "--csl={$style}"];
+    $pandoc = ['pandoc', '--from=markdown', '--to=plain', '--wrap=none', '--citeproc'];
+    $pandoc = [...$pandoc, "--bibliography={$works}", "--csl={$style}"];
     $process = new Process($pandoc, input: $cited, timeout: 60);
     $process->run();
     $stream = fopen('php://memory', 'w+b');

@@ -103,10 +103,18 @@ final class MadeUpWorks
                 'page' => "{$first}-".($first + 20),
                 ...$issued,
             ],
-            'book' => ['title' => $this->one(['Nights of the Ward', 'Shift Work: Its Costs and Cures']), 'edition' => '3', ...$issued],
+            'book' => [
+                'title' => $this->one(['Nights of the Ward', 'Shift Work: Its Costs and Cures']),
+                'edition' => '3',
+                ...$issued,
+            ],
             'report' => ['genre' => 'Report', 'number' => (string) $at, ...$issued],
             'thesis' => ['genre' => 'PhD thesis', 'publisher' => 'University of the Fjords', 'publisher-place' => 'Bergen'],
-            'paper-conference' => ['container-title' => 'Proceedings of the 9th Night Congress', 'page' => "{$first}-".($first + 6), ...$issued],
+            'paper-conference' => [
+                'container-title' => 'Proceedings of the 9th Night Congress',
+                'page' => "{$first}-".($first + 6),
+                ...$issued,
+            ],
             default => ['URL' => "https://nights.example/{$at}", 'container-title' => 'Nights Online'],
         };
     }

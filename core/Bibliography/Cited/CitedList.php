@@ -63,8 +63,9 @@ final class CitedList
         if (self::areCounted($lines)) {
             $lines = self::counted($lines);
         }
-        $areMarked = count(preg_grep(self::MARK, $lines) ?: []) > 1;
-        $begins = $areMarked ? self::marked($lines) : preg_grep(self::hang($lines) ? '/^\S/u' : '/^\s*$/u', $lines);
+        $marked = array_filter($lines, fn (string $line): bool => preg_match(self::MARK, $line) === 1);
+        $areMarked = count($marked) > 1;
+        $begins = $areMarked ? self::counting($marked) : preg_grep(self::hang($lines) ? '/^\S/u' : '/^\s*$/u', $lines);
         $blocks = [[]];
         foreach ($lines as $at => $line) {
             if (isset($begins[$at])) {
@@ -84,14 +85,13 @@ final class CitedList
     }
 
     /**
-     * The lines that begin with a mark; a page number, or a year that ends a sentence, is none of a list that counts.
+     * Of lines that begin with a mark, a page number, or a year that ends a sentence, is none of a list that counts.
      *
-     * @param  list<string>  $lines
+     * @param  array<int, string>  $marked
      * @return array<int, string>
      */
-    private static function marked(array $lines): array
+    private static function counting(array $marked): array
     {
-        $marked = array_filter($lines, fn (string $line): bool => preg_match(self::MARK, $line) === 1);
         $counting = [];
         $last = null;
         foreach ($marked as $at => $line) {

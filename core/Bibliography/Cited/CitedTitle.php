@@ -34,17 +34,15 @@ final readonly class CitedTitle
     /** So many ends of a title are tried. */
     private const TRIES = 12;
 
-    private const THESIS = PublicationType::Thesis;
-
-    private const REPORT = PublicationType::Report;
+    private const THESIS = '(?:Ph\.?\s?D\.?|M\.?Sc\.?|doctoral|master[’\']?s?)\s(?:diss\b|dissertation|thesis)\b';
 
     /** Kinds that are said behind a title. */
     private const KINDS = [
         '/\s*[\[(](?:[^\])]{0,20}\b)?(?:dissertation|thesis)\b[^\])]*[\])]/iu' => PublicationType::Thesis,
-        '/^(?:Ph\.?\s?D\.?|M\.?Sc\.?|doctoral|master[’\']?s?)\s(?:diss\b|dissertation|thesis)\b.*/iu' => PublicationType::Thesis,
-        '/[.,;]\s?(?:Ph\.?\s?D\.?|M\.?Sc\.?|doctoral|master[’\']?s?)\s(?:diss\b|dissertation|thesis)\b.*$/iu' => self::THESIS,
-        '/(?<=\p{L})[.,]\s(?:Report|Rep\.)[.,]?(?:\s[Nn](?:o|r)\.?)?\s?\d{0,5}$/u' => self::REPORT,
-        '/(?<=\?)\s(?:Report|Rep\.)(?:\s[Nn]o\.?)?\s?\d{1,5}$/u' => self::REPORT,
+        '/^'.self::THESIS.'.*/iu' => PublicationType::Thesis,
+        '/[.,;]\s?'.self::THESIS.'.*$/iu' => PublicationType::Thesis,
+        '/(?<=\p{L})[.,]\s(?:Report|Rep\.)[.,]?(?:\s[Nn](?:o|r)\.?)?\s?\d{0,5}$/u' => PublicationType::Report,
+        '/(?<=\?)\s(?:Report|Rep\.)(?:\s[Nn]o\.?)?\s?\d{1,5}$/u' => PublicationType::Report,
         '/\s*[\[(]preprint[\])]/iu' => PublicationType::Preprint,
         '/\s*[\[(](?:paper|poster|oral|conference)[^\])]{0,20}[\])]/iu' => PublicationType::Conference,
         '/\s*\((?:[\p{L} ]{0,20} )?(?:report|publication|bulletin|document)(?: series)?,? no\.[^)]*\)/iu' => PublicationType::Report,
@@ -86,36 +84,29 @@ final readonly class CitedTitle
     }
 
     /**
-     * What may be the title: up to the first end behind which a place is told, and up to the first end at all.
+     * What may be the title, the likeliest first: up to the first end behind which a place is told, and up to the first
+     * end at all.
      *
-     * @return non-empty-list<self>
+     * @param  string  $text  what stands behind names and year
+     * @param  bool  $mayEndAtComma  whether names end so in its style
+     * @return \Generator<int, self> one at least
      */
-    public static function readings(string $text, bool $mayEndAtComma): array
+    public static function readings(string $text, bool $mayEndAtComma): \Generator
     {
         $marked = self::marked($text);
-        if ($marked?->isQuoted === true) {
-            return [$marked];
-        }
         $read = $marked ?? self::parted($text, $mayEndAtComma ? self::COMMA_ENDS : self::ENDS)[0];
+        yield $read;
+        if ($marked?->isQuoted === true) {
+            return;
+        }
         $isPlaced = fn (self $one): bool => $one->place?->volume.$one->place?->pages.$one->place?->place !== '';
         $parts = preg_split('/'.self::ENDS.'/u', ltrim($text, ' .,:;'), 2);
         $title = trim($parts[0] ?? '');
         $isShorter = $title !== '' && mb_strlen($title) < mb_strlen($read->title);
-
-        return [
-            $read,
-            ...array_values(array_filter(self::parted($text, self::COMMA_ENDS, self::MOST), $isPlaced)),
-            ...$isShorter ? [self::of($title, null, $parts[1] ?? '')] : [],
-        ];
-    }
-
-    /**
-     * @param  string  $text  what stands behind names and year
-     * @param  bool  $mayEndAtComma  whether names end so in its style
-     */
-    public static function read(string $text, bool $mayEndAtComma): self
-    {
-        return self::marked($text) ?? self::parted($text, $mayEndAtComma ? self::COMMA_ENDS : self::ENDS)[0];
+        yield from array_filter(self::parted($text, self::COMMA_ENDS, self::MOST), $isPlaced);
+        if ($isShorter) {
+            yield self::of($title, null, $parts[1] ?? '');
+        }
     }
 
     /** Where quotation marks or brackets tell it: “Lamps.” Sleep 3 (2004): 12; Lamps (Lund: Fen House, 2007), 55 */

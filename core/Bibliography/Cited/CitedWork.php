@@ -137,13 +137,12 @@ final readonly class CitedWork
     {
         $readings = [];
         foreach (CitedNames::readings($text) as $by) {
-            [$readings[], $readings[]] = [...self::dated($by->rest, $by, $doi), null];
-            $readings[] = self::untitled($by, $doi);
+            $dated = array_slice(iterator_to_array(self::dated($by->rest, $by, $doi), false), 0, 2);
+            $readings = [...$readings, ...$dated, self::untitled($by, $doi)];
         }
-        $readings[] = self::noted($text, $doi);
-        $readings = [...$readings, ...self::dated($text, null, $doi)];
+        $unnamed = iterator_to_array(self::dated($text, null, $doi), false);
 
-        return array_values(array_filter($readings));
+        return array_values(array_filter([...$readings, self::noted($text, $doi), ...$unnamed]));
     }
 
     /** A. Kolbe, M. Haas, J. Sleep 12, 345 (2004) */
@@ -173,32 +172,32 @@ final readonly class CitedWork
     private static function by(CitedNames $by, string $doi): ?self
     {
         $isAhead = preg_match(self::YEAR_AHEAD, $by->rest) === 1;
-        $read = self::dated($by->rest, $by, $doi)[0];
+        $read = self::dated($by->rest, $by, $doi)->current();
         $isTold = $by->areCertain || $read->told?->isQuoted === true || $read->told?->place !== null;
 
         return $isAhead || ($read->year !== null && $isTold) ? $read : null;
     }
 
     /**
-     * Year and title of what stands behind the names.
+     * Year and title of what stands behind the names, the likeliest first.
      *
-     * @return non-empty-list<self>
+     * @return \Generator<int, self> one at least
      */
-    private static function dated(string $text, ?CitedNames $by, string $doi): array
+    private static function dated(string $text, ?CitedNames $by, string $doi): \Generator
     {
         $isAhead = preg_match(self::YEAR_AHEAD, $text, $ahead) === 1;
         $rest = substr($text, strlen($ahead[0] ?? ''));
         $said = ($ahead['year'] ?? '').($ahead['bare'] ?? '');
         $mayEndAtComma = $by !== null && ! $isAhead && preg_match('/^\.?,/', $rest) === 1;
 
-        return array_map(function (CitedTitle $title) use ($said, $by, $doi): self {
+        foreach (CitedTitle::readings($rest, $mayEndAtComma) as $title) {
             $year = $said !== '' ? (int) $said : $title->place->year ?? self::yearIn($title->rest);
             $isDated = $year === null && preg_match(self::DATED, $title->title, $dated) === 1;
 
-            return $isDated
+            yield $isDated
                 ? new self($dated['title'], $doi, (int) $dated['year'], $by, $title)
                 : new self($title->title, $doi, $year, $by, $title);
-        }, CitedTitle::readings($rest, $mayEndAtComma));
+        }
     }
 
     /** Ken Ito, “Night Trains,” History of Work 14 (2003): 9; Ines Okafor, Lamps (Lund: Fen House, 2007), 55 */

@@ -83,10 +83,10 @@ final class Plausibility
         return match (true) {
             $names === null => -2,
             $names->areCertain => 2,
-            ! in_array($names->form, self::OF_BODIES, true) && self::areBodies($names) => -2,
+            in_array($names->form, self::OF_BODIES, true) => 0,
+            self::areBodies($names) => -2,
             // “Ora Lind, Pim Ost” are two
             $names->form === 'in full' && preg_match(self::IN_FULL, $names->names[0]->family) === 1 => 0,
-            in_array($names->form, self::OF_BODIES, true) => 0,
             default => 1,
         };
     }

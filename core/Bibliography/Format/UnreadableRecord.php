@@ -25,11 +25,7 @@ final readonly class UnreadableRecord
     ): Reference|self {
         return $reference->isIdentified()
             ? $reference
-            : new self(
-                $reference->line,
-                "The record has no title, nor an author, DOI, journal or abstract to tell it by. {$remedy}",
-                $reference->source,
-            );
+            : self::lacking($reference, 'an author, DOI, journal or abstract', $remedy);
     }
 
     /** The reference itself unless there is nothing in it, as in a heading without a record. */
@@ -39,11 +35,7 @@ final readonly class UnreadableRecord
     ): Reference|self {
         return $reference->saysAnything()
             ? $reference
-            : new self(
-                $reference->line,
-                "The record has no title, nor an author, DOI, journal, publisher or note to tell it by. {$remedy}",
-                $reference->source,
-            );
+            : self::lacking($reference, 'an author, DOI, journal, publisher or note', $remedy);
     }
 
     public static function tooLarge(int $line, string $text): self
@@ -60,5 +52,12 @@ final readonly class UnreadableRecord
     public static function broken(int $line, string $what, string $text): self
     {
         return new self($line, $what, $text);
+    }
+
+    private static function lacking(Reference $reference, string $what, string $remedy): self
+    {
+        $message = "The record has no title, nor {$what} to tell it by. {$remedy}";
+
+        return new self($reference->line, $message, $reference->source);
     }
 }

@@ -58,10 +58,10 @@ final class BibtexTypes
     /** @param  string  $said  what the entry's type field says */
     public static function type(string $entry, string $said): PublicationType
     {
-        $known = self::TYPES[$entry] ?? null;
+        $ours = $entry === 'misc' ? PublicationType::tryFrom($said) : null;
+        $otherwise = str_ends_with($entry, 'thesis') ? PublicationType::Thesis : PublicationType::Other;
 
-        return ($entry === 'misc' ? PublicationType::tryFrom($said) : null) ??
-            ($known ?? (str_ends_with($entry, 'thesis') ? PublicationType::Thesis : PublicationType::Other));
+        return $ours ?? self::TYPES[$entry] ?? $otherwise;
     }
 
     public static function isOurs(string $said): bool

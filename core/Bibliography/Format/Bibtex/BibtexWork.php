@@ -41,6 +41,8 @@ final class BibtexWork
      */
     private const OF_BIBLATEX = ['date', 'location', 'journaltitle', 'maintitle', 'subtitle', 'langid'];
 
+    private const DATES = ['date', 'year', 'urldate', 'eventdate', 'origdate'];
+
     /** @var array<string, string> as plain text */
     private array $fields;
 
@@ -51,9 +53,7 @@ final class BibtexWork
         $plain = fn (string $value): string => trim((string) preg_replace('/\s+/u', ' ', Latex::decoded($value)));
         $this->isBiblatex = array_intersect_key($entry->fields, array_flip(self::OF_BIBLATEX)) !== [];
         // in a date the tilde means about, not a blank
-        foreach (
-            array_intersect_key($entry->fields, array_flip(['date', 'year', 'urldate', 'eventdate', 'origdate'])) as $name => $value
-        ) {
+        foreach (array_intersect_key($entry->fields, array_flip(self::DATES)) as $name => $value) {
             $entry->fields[$name] = (string) preg_replace('/(?<!\\\\)~/', '\\textasciitilde{}', $value);
         }
         $this->fields = array_map(
@@ -206,13 +206,17 @@ final class BibtexWork
     {
         $series = $this->take('series');
         $isJournal = in_array($this->entry->type, ['article', 'periodical'], true);
-        $ordinal = new \NumberFormatter('en', \NumberFormatter::ORDINAL);
 
         return match (true) {
             preg_match('/^(new|old)series$/', $series, $age) === 1 => "{$age[1]} series",
-            $isJournal && preg_match('/^[1-9]\d?$/', $series) === 1 => "{$ordinal->format((int) $series)} series",
+            $isJournal && preg_match('/^[1-9]\d?$/', $series) === 1 => self::ordinal((int) $series).' series',
             default => $series,
         };
+    }
+
+    private static function ordinal(int $number): string
+    {
+        return (string) (new \NumberFormatter('en', \NumberFormatter::ORDINAL))->format($number);
     }
 
     /** Where it is on the web, if that is how it was published. */
