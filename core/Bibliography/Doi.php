@@ -36,8 +36,12 @@ final class Doi
         // what an address asks for behind it is no part of it
         $found = preg_match('~^https?://~', $text) === 1 ? (string) strtok($match[0], '?') : $match[0];
 
-        $doi = rtrim((preg_split(self::NEXT, $found) ?: [''])[0], '.,;:');
-        // a closing bracket belongs to it only where it closes one
+        return self::closed(rtrim((preg_split(self::NEXT, $found) ?: [''])[0], '.,;:')) ?: null;
+    }
+
+    /** A closing bracket belongs to it only where it closes one. */
+    private static function closed(string $doi): string
+    {
         while (
             preg_match('/[)\]}]$/', $doi, $last) === 1 &&
             substr_count($doi, $last[0]) > substr_count($doi, [')' => '(', ']' => '[', '}' => '{'][$last[0]])
@@ -45,7 +49,7 @@ final class Doi
             $doi = rtrim(substr($doi, 0, -1), '.,;:');
         }
 
-        return $doi ?: null;
+        return $doi;
     }
 
     /**

@@ -136,13 +136,8 @@ final readonly class IssuedDate
     private static function range(string $text): ?array
     {
         // "2004/04" is a month, so that both ends of a range by years have four digits
-        if (
-            preg_match(
-                '~^(-?\d{4}(?:-\d\d){0,2}(?:T[^/]+)?)/(-?\d{4}(?:-\d\d){0,2}(?:T[^/]+)?|\.\.)?$~',
-                $text,
-                $ends,
-            ) === 1
-        ) {
+        $standard = '~^(-?\d{4}(?:-\d\d){0,2}(?:T[^/]+)?)/(-?\d{4}(?:-\d\d){0,2}(?:T[^/]+)?|\.\.)?$~';
+        if (preg_match($standard, $text, $ends) === 1) {
             $from = self::single($ends[1]);
             $to = self::single($ends[2] ?? '');
 
@@ -154,13 +149,20 @@ final readonly class IssuedDate
         if (preg_match('/^\d{2}(?:\d[Xu]|XX|uu)$/', $text) === 1) {
             return [[(int) strtr($text, 'Xu', '00')], [(int) strtr($text, 'Xu', '99')]];
         }
-        if (preg_match('/^(\d{4})\s+([A-Za-z]{3})[a-z]*\s*[-–\/]\s*([A-Za-z]{3})[a-z]*$/u', $text, $months) === 1) {
-            $ends = [self::MONTHS[strtolower($months[2])] ?? null, self::MONTHS[strtolower($months[3])] ?? null];
 
-            return in_array(null, $ends, true) ? null : [[(int) $months[1], $ends[0]], [(int) $months[1], $ends[1]]];
+        return self::ofMonths($text);
+    }
+
+    /** @return list<list<int>>|null of “2004 Mar-Apr” */
+    private static function ofMonths(string $text): ?array
+    {
+        if (preg_match('/^(\d{4})\s+([A-Za-z]{3})[a-z]*\s*[-–\/]\s*([A-Za-z]{3})[a-z]*$/u', $text, $months) !== 1) {
+            return null;
         }
+        $from = self::MONTHS[strtolower($months[2])] ?? null;
+        $to = self::MONTHS[strtolower($months[3])] ?? null;
 
-        return null;
+        return $from === null || $to === null ? null : [[(int) $months[1], $from], [(int) $months[1], $to]];
     }
 
     /** @return list<list<int>>|null one date */

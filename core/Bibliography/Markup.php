@@ -107,30 +107,38 @@ final class Markup
 
     private static function withoutElements(string $text): string
     {
-        // “if a<b then b>a” has no mark: what follows the name of one is an attribute
-        $name = fn (string $names): string => "(?:[a-z][\\w.-]*:)?(?:{$names})(?:\\s+[\\w:.-]+\\s*=[^<>]*+)?\\s*+\\/?";
         foreach (
             ['<!--' => '-->', '<script' => '</script>', '<style' => '</style>', '<annotation' => '</annotation>'] as $open => $close
         ) {
             $text = self::without($text, $open, $close);
         }
-        $text = str_replace(['<![CDATA[', ']]>'], '', $text);
-        $text = (string) preg_replace_callback(
-            '/<(sub|sup|inf)(?:\s[^<>]*)?>([^<>]{1,12})<\/\1\s*>/iu',
-            fn (array $set): string => strtolower($set[1]) === 'sup' ? self::high($set[2]) : self::low($set[2]),
-            $text,
-        );
+        $text = self::withHighAndLow(str_replace(['<![CDATA[', ']]>'], '', $text));
         // a heading within an abstract, ended as the labels of abstracts are
         $text = (string) preg_replace(
             '/<((?:[a-z][\w.-]*:)?(?:title|h[1-6]|label))(?:\s[^<>]*)?>\s*([^<>]{1,80}?)\s*[:.]?\s*<\/\1\s*>/iu',
             "\n\n$2: ",
             $text,
         );
-        $text = (string) preg_replace('/\s*<\/?'.$name('br|li|list-item|tr|td|th').'>\s*/i', "\n", $text);
-        $text = (string) preg_replace("/:\\s*<{$name('p')}>\\s*/i", ': ', $text);
-        $text = (string) preg_replace('/\s*<\/?'.$name(self::BLOCK).'>\s*/i', "\n\n", $text);
+        $text = (string) preg_replace('/\s*<\/?'.self::element('br|li|list-item|tr|td|th').'>\s*/i', "\n", $text);
+        $text = (string) preg_replace('/:\s*<'.self::element('p').'>\s*/i', ': ', $text);
+        $text = (string) preg_replace('/\s*<\/?'.self::element(self::BLOCK).'>\s*/i', "\n\n", $text);
 
-        return (string) preg_replace('/<\/?'.$name(self::INLINE).'>/i', '', $text);
+        return (string) preg_replace('/<\/?'.self::element(self::INLINE).'>/i', '', $text);
+    }
+
+    /** “if a<b then b>a” has no mark: what follows the name of one is an attribute. */
+    private static function element(string $names): string
+    {
+        return "(?:[a-z][\\w.-]*:)?(?:{$names})(?:\\s+[\\w:.-]+\\s*=[^<>]*+)?\\s*+\\/?";
+    }
+
+    private static function withHighAndLow(string $text): string
+    {
+        return (string) preg_replace_callback(
+            '/<(sub|sup|inf)(?:\s[^<>]*)?>([^<>]{1,12})<\/\1\s*>/iu',
+            fn (array $set): string => strtolower($set[1]) === 'sup' ? self::high($set[2]) : self::low($set[2]),
+            $text,
+        );
     }
 
     /** Without what stands between, in one pass however often it opens. */

@@ -70,18 +70,11 @@ final class CitedBook
     public static function around(string $text): ?CitedPlace
     {
         $editors = CitedEditors::take($text);
-        $pages = self::take(self::PAGES, $text)
-            ?: self::take(self::BARE_PAGES, $text)
-            ?: self::take(self::COLON_PAGES, $text)
-            ?: self::take(self::PAGES_AT_END, $text);
+        $pages = self::takePages($text);
         $imprint = self::take('(?:[.,;]\s+|\)\s*)'.self::IMPRINT.'[\s.]*$', $text)
             ?: self::take('[\s.]\('.self::IMPRINT.'\)[\s.,]*(?:'.self::EDITION.')?[\s.,]*$', $text);
         $dated = $imprint === [] ? self::take('[;,.]\s\(?(?<year>'.CitedNumbers::YEAR.')\W*$', $text) : $imprint;
-        $publisher = $imprint === [] ? self::take('\.\s+'.self::TOWN_BEHIND.'[\s.:,;]*$', $text) : $imprint;
-        if ($editors !== [] && $publisher === []) {
-            $publisher = self::take('(?<=[\p{L}.]),\s+'.self::TOWN_BEHIND.'[\s.:]*$', $text)
-                ?: self::take('\s\((?<publisher>'.self::NAME.')(?:,\s(?<place>'.self::NAME.'))?\)[\s.,]*$', $text);
-        }
+        $publisher = $imprint === [] ? self::takePublisher($text, $editors !== []) : $imprint;
         $behind = ['/[;,.]\s*'.CitedNumbers::YEAR.'\W*$/u', '/'.self::EDITION.'[\s.,:]*$/u'];
         $title = trim((string) preg_replace($behind, '', trim($text)), ' .,;:');
         if ($title === '' || ($editors === [] && $pages === [] && $imprint === [])) {
@@ -97,6 +90,31 @@ final class CitedBook
             publisher: trim($publisher['publisher'] ?? ''),
             editors: $editors,
         );
+    }
+
+    /** @return array<string> */
+    private static function takePages(string &$text): array
+    {
+        return self::take(self::PAGES, $text)
+            ?: self::take(self::BARE_PAGES, $text)
+            ?: self::take(self::COLON_PAGES, $text)
+            ?: self::take(self::PAGES_AT_END, $text);
+    }
+
+    /**
+     * Who published it, where that is not followed by its year.
+     *
+     * @return array<string>
+     */
+    private static function takePublisher(string &$text, bool $hasEditors): array
+    {
+        $publisher = self::take('\.\s+'.self::TOWN_BEHIND.'[\s.:,;]*$', $text);
+        if ($publisher !== [] || ! $hasEditors) {
+            return $publisher;
+        }
+
+        return self::take('(?<=[\p{L}.]),\s+'.self::TOWN_BEHIND.'[\s.:]*$', $text)
+            ?: self::take('\s\((?<publisher>'.self::NAME.')(?:,\s(?<place>'.self::NAME.'))?\)[\s.,]*$', $text);
     }
 
     /** @param  array<string>  $found  what a pattern with an imprint found */

@@ -55,33 +55,50 @@ final class CitedList
     /** @return array<int, string> each as it stands, by the line it begins on, from 1 */
     public static function apart(string $text): array
     {
+        $lines = self::lines($text);
+        $marked = array_filter($lines, fn (string $line): bool => preg_match(self::MARK, $line) === 1);
+        $areMarked = count($marked) > 1;
+        $begins = $areMarked ? self::counting($marked) : preg_grep(self::hang($lines) ? '/^\S/u' : '/^\s*$/u', $lines);
+        $works = [];
+        foreach (self::blocks($lines, array_keys($begins ?: [])) as $block) {
+            // a heading or a letter's first words may stand above what is numbered
+            $works += self::joined($block, $areMarked && preg_match(self::MARK, reset($block) ?: '') === 1);
+        }
+
+        return $works;
+    }
+
+    /** @return list<string> with marks that are told as marks */
+    private static function lines(string $text): array
+    {
         $lines = preg_split('/\R/u', mb_scrub($text, 'UTF-8')) ?: [];
         $first = array_values(array_filter($lines, fn (string $line): bool => trim($line) !== ''))[0] ?? '';
         if (preg_match(self::DASH, $first) === 1) {
             $lines = array_map(fn (string $line): string => (string) preg_replace(self::DASH, '• ', $line), $lines);
         }
-        if (self::areCounted($lines)) {
-            $lines = self::counted($lines);
-        }
-        $marked = array_filter($lines, fn (string $line): bool => preg_match(self::MARK, $line) === 1);
-        $areMarked = count($marked) > 1;
-        $begins = $areMarked ? self::counting($marked) : preg_grep(self::hang($lines) ? '/^\S/u' : '/^\s*$/u', $lines);
+
+        return self::areCounted($lines) ? self::counted($lines) : $lines;
+    }
+
+    /**
+     * @param  list<string>  $lines
+     * @param  list<int>  $begins  the lines that begin a block
+     * @return list<array<int, string>>
+     */
+    private static function blocks(array $lines, array $begins): array
+    {
+        $isBegin = array_flip($begins);
         $blocks = [[]];
         foreach ($lines as $at => $line) {
-            if (isset($begins[$at])) {
+            if (isset($isBegin[$at])) {
                 $blocks[] = [];
             }
             if (trim($line) !== '') {
                 $blocks[array_key_last($blocks)][$at + 1] = trim($line);
             }
         }
-        $works = [];
-        foreach ($blocks as $block) {
-            // a heading or a letter's first words may stand above what is numbered
-            $works += self::joined($block, $areMarked && preg_match(self::MARK, reset($block) ?: '') === 1);
-        }
 
-        return $works;
+        return $blocks;
     }
 
     /**

@@ -38,21 +38,24 @@ final readonly class CitedPlace
             return CitedBook::around(substr($text, strlen($ahead[0])).", pp. {$ahead['pages']}");
         }
         if (preg_match('/^(?:(?:in|dans|en):?|(?:paper )?presented at:?(?: the)?)\s+(?=\S)/iu', $text, $in) === 1) {
-            $within = substr($text, strlen($in[0]));
-
-            $journal = CitedJournal::read($within);
-
-            return CitedMeeting::read($within)
-                ?? ($journal?->volume !== '' ? $journal : null)
-                ?? CitedBook::around($within)
-                ?? $journal;
+            return self::within(substr($text, strlen($in[0])));
         }
-
         $meeting = '/^(?:(?:Pages?|pp?\.)\s[\w–-]+\s)?(?:Proceedings|Proc\.|Abstracts) (?:of|from)\b/u';
         if (preg_match($meeting, $text) === 1) {
             return CitedMeeting::read($text);
         }
 
         return CitedJournal::read($text) ?? CitedBook::read($text);
+    }
+
+    /** What stands behind “In:”. */
+    private static function within(string $text): ?self
+    {
+        $journal = CitedJournal::read($text);
+
+        return CitedMeeting::read($text)
+            ?? ($journal?->volume !== '' ? $journal : null)
+            ?? CitedBook::around($text)
+            ?? $journal;
     }
 }

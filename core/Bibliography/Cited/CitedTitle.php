@@ -142,18 +142,27 @@ final readonly class CitedTitle
             }
             $rest = substr($text, $at + strlen($sign));
             $place = CitedPlace::read($rest);
-            // what is said to be a thesis has a place, if none that is told
-            if ($place !== null || preg_match('/^\s?[\[(]?(?:Ph\.?\s?D\.?|doctoral|master\S*)\s(?:diss|thesis)/iu', $rest) === 1) {
+            if ($place !== null || self::isThesis($rest)) {
                 $placed[] = self::of($title, $place, $rest);
                 if (count($placed) >= $most) {
                     return $placed;
                 }
             }
-            $isInitial = preg_match('/(?<!\p{L})\p{Lu}$/u', $title) === 1;
-            $first ??= $sign === ',' || $isInitial ? null : self::of($title, null, $rest);
+            $first ??= $sign === ',' || self::endsInInitial($title) ? null : self::of($title, null, $rest);
         }
 
         return $placed === [] ? [$first ?? self::of($text, null, '')] : $placed;
+    }
+
+    /** What is said to be a thesis has a place, if none that is told. */
+    private static function isThesis(string $rest): bool
+    {
+        return preg_match('/^\s?[\[(]?(?:Ph\.?\s?D\.?|doctoral|master\S*)\s(?:diss|thesis)/iu', $rest) === 1;
+    }
+
+    private static function endsInInitial(string $title): bool
+    {
+        return preg_match('/(?<!\p{L})\p{Lu}$/u', $title) === 1;
     }
 
     private static function of(string $title, ?CitedPlace $place, string $rest, bool $isQuoted = false): self

@@ -103,11 +103,16 @@ final readonly class CitedWork
                 [$best, $most] = $points > $most ? [$reading, $points] : [$best, $most];
             }
         }
-        $isPlaced = $best?->told?->place !== null || $doi !== '';
-        // a year alone stands in any sentence
-        $isReference = $isPlaced || ($best?->year !== null && ($best->by !== null || $best->told?->isQuoted === true));
 
-        return $isReference && $most > 0 ? $best : null;
+        return $best?->isReference() === true && $most > 0 ? $best : null;
+    }
+
+    /** A year alone stands in any sentence. */
+    private function isReference(): bool
+    {
+        $isTold = $this->by !== null || $this->told?->isQuoted === true;
+
+        return $this->told?->place !== null || $this->doi !== '' || ($this->year !== null && $isTold);
     }
 
     /** Whether a line can hardly be anything else: people, a year, and a place or a title in quotation marks. */

@@ -91,11 +91,7 @@ final class Formats
         if (trim($text) === '') {
             throw UnusableFile::isEmpty();
         }
-        // ISO-2022-KR changes between its letters by signs of control
-        $signs = str_contains($text, "\x1B\$)C") ? str_replace(["\x0E", "\x0F"], '', $text) : $text;
-        $isBinary = preg_match_all(self::BINARY, substr($signs, 0, 4096)) > self::STRAY;
-        $zeros = substr_count($text, "\0");
-        if ($isBinary || $zeros > min(self::STRAY, strlen($text) / 100)) {
+        if (self::isBinary($text)) {
             throw UnusableFile::isBinary();
         }
         $text = mb_scrub($text, 'UTF-8');
@@ -108,5 +104,14 @@ final class Formats
             }
         }
         throw UnusableFile::unknownFormat();
+    }
+
+    private static function isBinary(string $text): bool
+    {
+        // ISO-2022-KR changes between its letters by signs of control
+        $signs = str_contains($text, "\x1B\$)C") ? str_replace(["\x0E", "\x0F"], '', $text) : $text;
+
+        return preg_match_all(self::BINARY, substr($signs, 0, 4096)) > self::STRAY ||
+            substr_count($text, "\0") > min(self::STRAY, strlen($text) / 100);
     }
 }

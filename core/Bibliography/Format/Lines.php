@@ -66,31 +66,38 @@ final class Lines
     private static function chunks($stream, Reading $reading): \Generator
     {
         $chunk = (string) fread($stream, self::CHUNK);
-        $wide =
-            $reading->encoding === null
-                ? TextEncoding::wide($chunk)
-                : (str_starts_with($reading->encoding, 'UTF-16')
-                    ? $reading->encoding
-                    : null);
-        if ($wide === null) {
-            $chunk = str_starts_with($chunk, "\xEF\xBB\xBF") ? substr($chunk, 3) : $chunk;
-            if ($reading->findsOut() && preg_match('//u', $chunk) !== 1) {
-                $reading->legacy = LegacyEncoding::of($chunk);
-            }
-            for (; $chunk !== ''; $chunk = (string) fread($stream, self::CHUNK)) {
-                yield $chunk;
-            }
+        $told = str_starts_with($reading->encoding ?? '', 'UTF-16') ? $reading->encoding : null;
+        $wide = $reading->encoding === null ? TextEncoding::wide($chunk) : $told;
+        if ($wide !== null) {
+            $reading->found = $wide;
+            yield from self::ofPairs($stream, $chunk, $wide);
 
             return;
         }
-        $reading->found = $wide;
+        $chunk = str_starts_with($chunk, "\xEF\xBB\xBF") ? substr($chunk, 3) : $chunk;
+        if ($reading->findsOut() && preg_match('//u', $chunk) !== 1) {
+            $reading->legacy = LegacyEncoding::of($chunk);
+        }
+        for (; $chunk !== ''; $chunk = (string) fread($stream, self::CHUNK)) {
+            yield $chunk;
+        }
+    }
+
+    /**
+     * What is written by two bytes a letter.
+     *
+     * @param  resource  $stream
+     * @return \Generator<int, string>
+     */
+    private static function ofPairs($stream, string $chunk, string $encoding): \Generator
+    {
         for ($left = '', $first = true; $chunk !== ''; $chunk = (string) fread($stream, self::CHUNK), $first = false) {
             $left .= $chunk;
             $length = strlen($left) & ~1;
             // the first half of a surrogate pair waits for the second
-            $high = $length < 2 ? 0 : ord($left[$wide === 'UTF-16LE' ? $length - 1 : $length - 2]);
+            $high = $length < 2 ? 0 : ord($left[$encoding === 'UTF-16LE' ? $length - 1 : $length - 2]);
             $length -= $high >= 0xD8 && $high <= 0xDB ? 2 : 0;
-            $text = (string) mb_convert_encoding(substr($left, 0, $length), 'UTF-8', $wide);
+            $text = (string) mb_convert_encoding(substr($left, 0, $length), 'UTF-8', $encoding);
             $left = substr($left, $length);
             yield $first && str_starts_with($text, "\xEF\xBB\xBF") ? substr($text, 3) : $text;
         }

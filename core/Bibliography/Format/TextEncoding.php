@@ -93,24 +93,9 @@ final class TextEncoding
      */
     public static function line(string $line, Reading $reading): string
     {
-        if (str_contains($line, "\x0E") && preg_match('/\x0E[\x21-\x7E]+(?:\x0F|$)/', $line) === 1) {
-            $reading->found = 'ISO-2022-KR';
-
-            return mb_convert_encoding(
-                str_starts_with($line, "\x1B\$)C") ? $line : "\x1B\$)C".$line,
-                'UTF-8',
-                'ISO-2022-KR',
-            );
-        }
-        if (str_contains($line, "\x1B") && preg_match('/\x1B(?:\$[@B]|\$\([@BD]|\([BJI])/', $line) === 1) {
-            // in its two-byte letters every ASCII sign may stand, brackets and quotes as well; each line begins and
-            // ends in ASCII
-            $reading->found = 'ISO-2022-JP';
-
-            return mb_convert_encoding($line, 'UTF-8', 'ISO-2022-JP-MS');
-        }
-        if (preg_match('/[^\x01-\x7F]/', $line) !== 1) {
-            return $line;
+        $read = str_contains($line, "\x0E") || str_contains($line, "\x1B") ? self::stateful($line, $reading) : null;
+        if ($read !== null || preg_match('/[^\x01-\x7F]/', $line) !== 1) {
+            return $read ?? $line;
         }
         $line = str_replace("\0", '', $line);
         $given = str_starts_with($reading->encoding ?? 'UTF-8', 'UTF-') ? null : $reading->encoding;
@@ -121,6 +106,32 @@ final class TextEncoding
                 ? mb_convert_encoding($line, 'UTF-8', $reading->found)
                 : LegacyEncoding::decoded($line, $reading->found);
         }
+
+        return self::unicode($line, $reading);
+    }
+
+    /** A line of an encoding that changes between its letters by signs of control; null where it is none. */
+    private static function stateful(string $line, Reading $reading): ?string
+    {
+        if (preg_match('/\x0E[\x21-\x7E]+(?:\x0F|$)/', $line) === 1) {
+            $reading->found = 'ISO-2022-KR';
+            $head = "\x1B\$)C";
+
+            return mb_convert_encoding(str_starts_with($line, $head) ? $line : $head.$line, 'UTF-8', 'ISO-2022-KR');
+        }
+        if (preg_match('/\x1B(?:\$[@B]|\$\([@BD]|\([BJI])/', $line) === 1) {
+            // in its two-byte letters every ASCII sign may stand, brackets and quotes as well; each line begins and
+            // ends in ASCII
+            $reading->found = 'ISO-2022-JP';
+
+            return mb_convert_encoding($line, 'UTF-8', 'ISO-2022-JP-MS');
+        }
+
+        return null;
+    }
+
+    private static function unicode(string $line, Reading $reading): string
+    {
         if ($reading->found === 'US-ASCII') {
             $reading->found = 'UTF-8';
         }

@@ -106,32 +106,12 @@ final class BibtexBlocks
     {
         $from = $at;
         $at += $known;
-        // a comment between fields may hold any bracket
-        $isComment =
-            $known === 0 &&
-            $this->depth === 0 &&
-            ! $this->quoted &&
-            $between !== '' &&
-            preg_match('/^\s*%/', $line) === 1;
+        $isComment = $known === 0 && $between !== '' && $this->isComment($line);
         for ($length = $isComment ? 0 : strlen($line); $at < $length; $at++) {
             $at += strcspn($line, '\\{}")', $at);
-            switch ($line[$at] ?? '') {
-                case '\\':
-                    $at++;
-                    break;
-                case '{':
-                    $this->depth++;
-                    break;
-                case '"':
-                    $this->quoted = $this->depth === 0 && $this->round ? ! $this->quoted : $this->quoted;
-                    break;
-                case '}':
-                    $this->depth -= $this->round && $this->depth === 0 ? 0 : 1;
-                    break;
-                case ')':
-                    $this->depth -= $this->round && $this->depth === 0 && ! $this->quoted ? 1 : 0;
-                    break;
-            }
+            $sign = $line[$at] ?? '';
+            $at += $sign === '\\' ? 1 : 0;
+            $this->count($sign);
             if ($this->depth < 0) {
                 $this->keep(substr($line, $from, $at + 1 - $from), $between);
 
@@ -141,6 +121,25 @@ final class BibtexBlocks
         $this->keep(substr($line, $from), $between);
 
         return null;
+    }
+
+    /** A comment between fields may hold any bracket. */
+    private function isComment(string $line): bool
+    {
+        return $this->depth === 0 && ! $this->quoted && preg_match('/^\s*%/', $line) === 1;
+    }
+
+    /** What a bracket or quotation mark does to the depth. */
+    private function count(string $sign): void
+    {
+        $isOutermost = $this->round && $this->depth === 0;
+        match ($sign) {
+            '{' => $this->depth++,
+            '"' => $this->quoted = $isOutermost ? ! $this->quoted : $this->quoted,
+            '}' => $this->depth -= $isOutermost ? 0 : 1,
+            ')' => $this->depth -= $isOutermost && ! $this->quoted ? 1 : 0,
+            default => null,
+        };
     }
 
     private function keep(string $piece, string $between): void

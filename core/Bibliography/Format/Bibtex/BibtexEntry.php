@@ -52,11 +52,24 @@ final class BibtexEntry
         if (preg_match('/^@\s*('.self::TYPE.')\s*[{(]\s*/', $text, $head) !== 1) {
             throw new \InvalidArgumentException('The entry does not begin like @article{key, …}.');
         }
-        $fields = [];
-        $bytes = 0;
         $at = strlen($head[0]);
         $key = self::key($text, $at);
-        $end = strlen(rtrim($text)) - 1;
+        $fields = self::fields($text, $at, $strings);
+        self::refuseRest($text, $at);
+
+        return new self(strtolower($head[1]), $key, $fields, $text, $line);
+    }
+
+    /**
+     * The fields from $at on, the first of each name.
+     *
+     * @param  array<string, string>  $strings
+     * @return array<string, string>
+     */
+    private static function fields(string $text, int &$at, array $strings): array
+    {
+        $fields = [];
+        $bytes = 0;
         while (
             preg_match(self::FIELD, $text, $name, 0, $at) === 1 ||
             preg_match(self::BARE, $text, $name, 0, $at) === 1
@@ -70,23 +83,31 @@ final class BibtexEntry
             $fields[$field] ??= $value;
             $bytes += strlen($value);
             if ($bytes > self::LARGEST) {
-                throw new \InvalidArgumentException(
-                    'The entry has more than '.
-                        number_format(self::LARGEST).
-                        ' bytes when its strings are put together.',
-                );
+                throw self::tooLarge('The entry', self::LARGEST);
             }
         }
+
+        return $fields;
+    }
+
+    /** Behind the last field comes nothing but comments, commas and the bracket that closes the entry. */
+    private static function refuseRest(string $text, int $at): void
+    {
+        $end = strlen(rtrim($text)) - 1;
         $left = trim((string) preg_replace('/%[^\n]*/', '', substr($text, $at, max(0, $end - $at))), ", \t\r\n");
         if ($left !== '') {
+            $shown = mb_strimwidth($left, 0, 40, '…');
             throw new \InvalidArgumentException(
-                'The entry cannot be read at “'.
-                    mb_strimwidth($left, 0, 40, '…').
-                    '”: a field reads like name = {value}.',
+                "The entry cannot be read at “{$shown}”: a field reads like name = {value}.",
             );
         }
+    }
 
-        return new self(strtolower($head[1]), $key, $fields, $text, $line);
+    private static function tooLarge(string $what, int $bytes): \InvalidArgumentException
+    {
+        return new \InvalidArgumentException(
+            "{$what} has more than ".number_format($bytes).' bytes when its strings are put together.',
+        );
     }
 
     /**
@@ -144,28 +165,9 @@ final class BibtexEntry
                 );
             }
             $at += strspn($text, " \t\r\n", $at);
-            $sign = $text[$at] ?? '';
-            if ($sign === '{' || $sign === '"') {
-                $end = self::end($text, $at);
-                if ($end === null) {
-                    throw new \InvalidArgumentException("The value of “{$field}” does not end.");
-                }
-                $value .= substr($text, $at + 1, $end - $at - 1);
-                $at = $end + 1;
-            } elseif (
-                preg_match('/\G[^\s,{}()"#=]++(?:[ \t]++[^\s,{}()"#=]++(?!\s*=))*+/', $text, $word, 0, $at) === 1
-            ) {
-                $value .= $strings[strtolower($word[0])] ?? $word[0];
-                $at += strlen($word[0]);
-            } elseif ($pieces > 1 || preg_match('/\G[,})]/', $text, $none, 0, $at) !== 1) {
-                throw new \InvalidArgumentException("“{$field}” has no value.");
-            }
+            $value .= self::piece($text, $at, $strings, $field, $pieces === 1);
             if (strlen($value) > self::LARGEST_VALUE) {
-                throw new \InvalidArgumentException(
-                    "The value of “{$field}” has more than ".
-                        number_format(self::LARGEST_VALUE).
-                        ' bytes when its strings are put together.',
-                );
+                throw self::tooLarge("The value of “{$field}”", self::LARGEST_VALUE);
             }
             $at += strspn($text, " \t\r\n", $at);
             $more = ($text[$at] ?? '') === '#';
@@ -173,6 +175,33 @@ final class BibtexEntry
         } while ($more);
 
         return $value;
+    }
+
+    /**
+     * One piece of a value; a value may be left out, a piece behind a number sign may not.
+     *
+     * @param  array<string, string>  $strings
+     */
+    private static function piece(string $text, int &$at, array $strings, string $field, bool $isFirst): string
+    {
+        $from = $at;
+        if (in_array($text[$at] ?? '', ['{', '"'], true)) {
+            $end = self::end($text, $at)
+                ?? throw new \InvalidArgumentException("The value of “{$field}” does not end.");
+            $at = $end + 1;
+
+            return substr($text, $from + 1, $end - $from - 1);
+        }
+        if (preg_match('/\G[^\s,{}()"#=]++(?:[ \t]++[^\s,{}()"#=]++(?!\s*=))*+/', $text, $word, 0, $at) === 1) {
+            $at += strlen($word[0]);
+
+            return $strings[strtolower($word[0])] ?? $word[0];
+        }
+        if (! $isFirst || preg_match('/\G[,})]/', $text, $none, 0, $at) !== 1) {
+            throw new \InvalidArgumentException("“{$field}” has no value.");
+        }
+
+        return '';
     }
 
     /** Where a value ends; one that holds the beginning of another field, on a line of its own, has a brace too much. */

@@ -99,12 +99,17 @@ final class BibtexNames
         if (preg_match('/^\s*(?:family|given|prefix|suffix)\s*=/i', $text) === 1) {
             return self::byParts($parts);
         }
-        if (count($parts) >= 3) {
-            return new Name($parts[0], implode(', ', array_slice($parts, 2)), $parts[1]);
-        }
-        if (count($parts) === 2) {
-            return new Name($parts[0], $parts[1]);
-        }
+
+        return match (count($parts)) {
+            0, 1 => self::inOrder($text),
+            2 => new Name($parts[0], $parts[1]),
+            default => new Name($parts[0], implode(', ', array_slice($parts, 2)), $parts[1]),
+        };
+    }
+
+    /** A name without commas: a body's, or a person's with the given names first. */
+    private static function inOrder(string $text): Name
+    {
         $words = self::split($text, '/\G[\s~]+/');
         $whole = self::plain(implode(' ', $words));
         if (count($words) === 1 || Name::isBody((string) preg_replace('/\(.*\)/', '', $whole))) {
@@ -116,7 +121,17 @@ final class BibtexNames
 
             return new Name($named->family, $named->given, self::plain($suffix));
         }
-        // the family name starts at the first word in lower case, else it is the last word, which are no initials
+
+        return self::person($words);
+    }
+
+    /**
+     * The family name starts at the first word in lower case, else it is the last word, unless that is initials.
+     *
+     * @param  array<int, string>  $words
+     */
+    private static function person(array $words): Name
+    {
         $start = count($words) - 1;
         if (preg_match('/^(?:\p{Lu}|(?:\p{Lu}\.-?)+)$/u', self::plain($words[$start])) === 1) {
             return Name::indexed(self::plain(implode(' ', $words)));

@@ -82,38 +82,14 @@ final class BibtexWork
         $titles = $this->titles();
         $date = $this->date();
         $pages = Pages::of($this->take('pages', 'eid'));
-        $volume = implode(
-            '.',
-            array_filter([$this->take('volume'), $this->take('part')], fn (string $one): bool => $one !== ''),
-        );
         $doi = $this->take('doi');
         $id = $this->take('id');
-        $address = $this->published();
-        $values = [
-            'journalShort' => $this->take('shortjournal'),
-            'issue' => implode(', ', array_filter(
-                [$this->take('number'), $this->take('issue')],
-                fn (string $one): bool => $one !== '',
-            )),
-            'abstract' => $this->take('abstract'),
-            'language' => $this->take('language', 'langid'),
-            'publisher' => $this->listed(
-                $address === '' ? self::ISSUERS : array_values(array_diff(self::ISSUERS, ['howpublished'])),
-            ),
-            'place' => strtr($this->listed(['address', 'location']), self::COUNTRIES),
-            'issn' => $this->take('issn'),
-            'isbn' => $this->take('isbn'),
-            'accession' => $this->take('accession'),
-            'series' => $this->series(),
-            'edition' => $this->take('edition'),
-            'urls' => array_values(array_unique(
-                preg_split('/[;,]?\s+/', "{$this->take('url')} {$address}", -1, PREG_SPLIT_NO_EMPTY) ?: [],
-            )),
-            'keywords' => Keywords::split($this->take('keywords', 'keyword')),
-        ];
+        $numbers = $this->numbers();
+        $publisher = $this->publisher();
+        $urls = $this->urls();
+        $plain = $this->plain();
 
-        return new Reference(
-            ...$values,
+        $reference = new Reference(
             type: $type,
             title: $titles->title,
             authors: BibtexNames::read($this->entry->fields['author'] ?? ''),
@@ -122,27 +98,66 @@ final class BibtexWork
             date: $date->date,
             journal: $titles->within,
             partTitle: $titles->part,
-            volume: $volume,
             firstPage: $pages->first,
             lastPage: $pages->last,
-            doi: Doi::named($doi, [...$values['urls'], $this->fields['note'] ?? '', $this->fields['eprint'] ?? '']),
+            doi: Doi::named($doi, [...$urls, $this->fields['note'] ?? '', $this->fields['eprint'] ?? '']),
+            urls: $urls,
+            keywords: Keywords::split($this->take('keywords', 'keyword')),
+            publisher: $publisher,
+            place: strtr($this->listed(['address', 'location']), self::COUNTRIES),
             id: $id !== '' ? $id : $this->entry->key,
             extra: $this->leftOver($type),
             source: $this->entry->source,
             line: $this->entry->line,
         );
+
+        return $reference->with([...$numbers, ...$plain]);
+    }
+
+    /** @return array<string, string> */
+    private function numbers(): array
+    {
+        return [
+            'volume' => implode('.', self::filled($this->take('volume'), $this->take('part'))),
+            'issue' => implode(', ', self::filled($this->take('number'), $this->take('issue'))),
+        ];
+    }
+
+    private function publisher(): string
+    {
+        return $this->listed(
+            $this->published() === '' ? self::ISSUERS : array_values(array_diff(self::ISSUERS, ['howpublished'])),
+        );
+    }
+
+    /** @return list<string> */
+    private function urls(): array
+    {
+        $all = "{$this->take('url')} {$this->published()}";
+
+        return array_values(array_unique(preg_split('/[;,]?\s+/', $all, -1, PREG_SPLIT_NO_EMPTY) ?: []));
+    }
+
+    /** @return array<string, string> */
+    private function plain(): array
+    {
+        return [
+            'journalShort' => $this->take('shortjournal'),
+            'abstract' => $this->take('abstract'),
+            'language' => $this->take('language', 'langid'),
+            'issn' => $this->take('issn'),
+            'isbn' => $this->take('isbn'),
+            'accession' => $this->take('accession'),
+            'series' => $this->series(),
+            'edition' => $this->take('edition'),
+        ];
     }
 
     private function titles(): BibtexTitles
     {
         $main = $this->titled('main');
         if ($this->entry->type === 'periodical') {
-            $whole = $this->titled('');
-            $issue = $this->titled('issue');
-
-            return $issue === ''
-                ? new BibtexTitles($whole, $this->titled('journal'))
-                : new BibtexTitles($issue, $whole);
+            return $this->titlesOfPeriodical();
         }
         $own = $this->titled('');
         $book = $this->titled('book');
@@ -162,6 +177,16 @@ final class BibtexWork
         };
     }
 
+    private function titlesOfPeriodical(): BibtexTitles
+    {
+        $whole = $this->titled('');
+        $issue = $this->titled('issue');
+
+        return $issue === ''
+            ? new BibtexTitles($whole, $this->titled('journal'))
+            : new BibtexTitles($issue, $whole);
+    }
+
     /** "Title: subtitle. Addition" of the fields with this beginning. */
     private function titled(string $beginning): string
     {
@@ -178,22 +203,34 @@ final class BibtexWork
     {
         $year = $this->fields['year'] ?? '';
         $date = $this->take('date');
-        if ($date !== '') {
-            $known = IssuedDate::read($date)?->year() ?? (Year::of($date) ?? self::year($year));
-            if ($year === (string) $known) {
-                unset($this->fields['year']);
-            }
+        if ($date === '') {
+            unset($this->fields['year']);
 
-            return new BibtexDate($known, $date);
+            return $this->dateOfParts($year);
         }
-        unset($this->fields['year']);
-        $parts = array_filter([$year, $this->take('month'), $this->take('day')], fn (string $one): bool => $one !== '');
-        $numbers = count($parts) > 1 && preg_match('/^\d{4}( \d{1,2}){1,2}$/', implode(' ', $parts)) === 1;
-        $date = $numbers
+        $known = IssuedDate::read($date)?->year() ?? (Year::of($date) ?? self::year($year));
+        if ($year === (string) $known) {
+            unset($this->fields['year']);
+        }
+
+        return new BibtexDate($known, $date);
+    }
+
+    private function dateOfParts(string $year): BibtexDate
+    {
+        $parts = self::filled($year, $this->take('month'), $this->take('day'));
+        $areNumbers = count($parts) > 1 && preg_match('/^\d{4}( \d{1,2}){1,2}$/', implode(' ', $parts)) === 1;
+        $date = $areNumbers
             ? implode('-', array_map(fn (string $one): string => str_pad($one, 2, '0', STR_PAD_LEFT), $parts))
             : implode(' ', $parts);
 
         return new BibtexDate(self::year($year), $date);
+    }
+
+    /** @return array<string> */
+    private static function filled(string ...$values): array
+    {
+        return array_filter($values, fn (string $one): bool => $one !== '');
     }
 
     private static function year(string $year): ?int

@@ -53,32 +53,28 @@ final class CsvReader implements RecognisesItself, ReferenceReader
     /** The delimiter that parts the first lines into the same number of cells, three or more; null where none does. */
     public static function delimiterByShape(string $beginning): ?string
     {
-        $lines = array_slice(
-            array_values(
-                array_filter(preg_split('/\R/', $beginning) ?: [], fn (string $line): bool => trim($line) !== ''),
-            ),
-            0,
-            6,
-        );
+        $lines = array_filter(preg_split('/\R/', $beginning) ?: [], fn (string $line): bool => trim($line) !== '');
+        $lines = array_slice(array_values($lines), 0, 6);
         foreach (count($lines) < 2 ? [] : self::DELIMITERS as $delimiter) {
-            $counts = array_unique(
-                array_map(fn (string $line): int => count(str_getcsv($line, $delimiter, '"', '')), $lines),
-            );
-            $headings = array_map(
-                fn (?string $cell): string => trim((string) $cell),
-                str_getcsv($lines[0], $delimiter, '"', ''),
-            );
-            if (
-                count($counts) === 1 &&
-                $counts[0] >= 3 &&
-                ! in_array('', $headings, true) &&
-                max(array_map(mb_strlen(...), $headings)) <= 60
-            ) {
+            if (self::isTable($lines, $delimiter)) {
                 return $delimiter;
             }
         }
 
         return null;
+    }
+
+    /** @param  list<string>  $lines */
+    private static function isTable(array $lines, string $delimiter): bool
+    {
+        $rows = array_map(fn (string $line): array => str_getcsv($line, $delimiter, '"', ''), $lines);
+        $headings = array_map(fn (?string $cell): string => trim((string) $cell), $rows[0] ?? []);
+
+        return $headings !== [] &&
+            count(array_unique(array_map(count(...), $rows))) === 1 &&
+            count($headings) >= 3 &&
+            ! in_array('', $headings, true) &&
+            max(array_map(mb_strlen(...), $headings)) <= 60;
     }
 
     public function read($stream, Reading $reading = new Reading()): iterable

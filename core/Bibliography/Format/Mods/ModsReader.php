@@ -23,6 +23,8 @@ final class ModsReader
 
     public const NAMESPACE = 'http://www.loc.gov/mods/v3';
 
+    private const HOST = 'm:relatedItem[@type="host"]';
+
     /** Roles of whoever wrote it, in words or as MARC's codes. */
     private const AUTHORS = ['author', 'aut', 'creator', 'cre', 'co-author', 'contributor', 'ctb'];
 
@@ -32,75 +34,144 @@ final class ModsReader
             $mods->ownerDocument ?? throw new \LogicException('A mods element belongs to a document.'),
         );
         $xpath->registerNamespace('m', self::NAMESPACE);
-        $one = fn (string $path): string => self::line($xpath, $path, $mods);
-        $source = (string) $mods->ownerDocument->saveXML($mods);
-        $date = $this->date($one);
-        $host = 'm:relatedItem[@type="host"]';
-        $people = $this->everybody($xpath, $mods);
-        $genres = array_map(
-            fn (DOMElement $genre): string => trim($genre->textContent),
-            $this->all($xpath, 'm:genre', $mods),
-        );
-        $type = ModsGenres::type($genres) ?? $this->unnamedType($one);
-        $extra = $people->others;
-        // ours says what the type says
-        foreach (array_diff($genres, [ModsGenres::of($type)]) as $genre) {
-            $extra[] = new SourceField('genre', $genre);
-        }
-        foreach ($this->all($xpath, 'm:note', $mods) as $note) {
-            $extra[] = new SourceField('note', trim($note->textContent));
-        }
         $xpath->registerNamespace('f', ModsWriter::FIELDS);
-        foreach ($this->all($xpath, 'm:extension/f:field', $mods) as $field) {
-            $extra[] = new SourceField($field->getAttribute('name'), $field->textContent);
-        }
+        $one = fn (string $path): string => self::line($xpath, $path, $mods);
+        $people = $this->everybody($xpath, $mods);
+        $genres = $this->trimmed($xpath, 'm:genre', $mods);
+        $type = ModsGenres::type($genres) ?? $this->unnamedType($one);
+        // ours says what the type says
+        $genres = array_diff($genres, [ModsGenres::of($type)]);
+
+        $reference = new Reference(
+            type: $type,
+            title: self::title($xpath, $mods),
+            authors: $people->authors,
+            editors: $people->editors,
+            abstract: implode("\n\n", $this->texts($xpath, 'm:abstract', $mods)),
+            keywords: array_map(
+                $this->subject(...),
+                $this->all($xpath, 'm:subject[m:topic or m:geographic or m:temporal or m:name]', $mods),
+            ),
+            extra: [...$people->others, ...$this->others($xpath, $mods, $genres)],
+            source: (string) $mods->ownerDocument->saveXML($mods),
+        );
+
+        return UnreadableRecord::unlessEmpty($reference->with([
+            ...$this->titles($xpath, $mods),
+            ...$this->dated($one),
+            ...$this->numbered($one),
+            ...$this->issued($one),
+            ...$this->identified($one, $this->trimmed($xpath, 'm:location/m:url', $mods)),
+        ]));
+    }
+
+    /** @return list<string> */
+    private function trimmed(DOMXPath $xpath, string $path, DOMElement $mods): array
+    {
+        return array_map(
+            fn (DOMElement $element): string => trim($element->textContent),
+            $this->all($xpath, $path, $mods),
+        );
+    }
+
+    /** @return array<string, string> */
+    private function titles(DOMXPath $xpath, DOMElement $mods): array
+    {
+        $one = fn (string $path): string => self::line($xpath, $path, $mods);
+        $host = self::HOST;
+        $series = 'm:relatedItem[@type="series"]';
+
+        return [
+            'journal' => self::title($xpath, $mods, "{$host}/"),
+            'journalShort' => $one("{$host}/m:titleInfo[@type='abbreviated']/m:title"),
+            'partTitle' => $one("(m:titleInfo[not(@type)]/m:partName|{$host}/m:titleInfo[not(@type)]/m:partName)[1]"),
+            'series' => $one("({$series}|{$host}/{$series})[1]/m:titleInfo/m:title"),
+        ];
+    }
+
+    /**
+     * @param  \Closure(string): string  $one
+     * @return array<string, string|int|null>
+     */
+    private function dated(\Closure $one): array
+    {
+        $date = $this->date($one);
+        $year = preg_match('/\d{4}/', $date, $found) === 1 ? (int) $found[0] : null;
+
+        return ['year' => IssuedDate::read($date)?->year() ?? $year, 'date' => $date];
+    }
+
+    /**
+     * @param  \Closure(string): string  $one
+     * @return array<string, string>
+     */
+    private function numbered(\Closure $one): array
+    {
+        $pages = $this->pages($one);
+
+        return [
+            'volume' => $one(self::part("m:detail[@type='volume']/m:number")),
+            'issue' => $one(self::part("m:detail[@type='issue' or @type='number']/m:number")),
+            'firstPage' => $pages->first,
+            'lastPage' => $pages->last,
+        ];
+    }
+
+    /**
+     * @param  \Closure(string): string  $one
+     * @return array<string, string>
+     */
+    private function issued(\Closure $one): array
+    {
+        return [
+            'language' => $one('m:language/m:languageTerm'),
+            'publisher' => $one('m:originInfo/m:publisher'),
+            'place' => $one('m:originInfo/m:place/m:placeTerm'),
+            'edition' => $one('(m:originInfo/m:edition|'.self::HOST.'/m:originInfo/m:edition)[1]'),
+        ];
+    }
+
+    /**
+     * @param  \Closure(string): string  $one
+     * @param  list<string>  $urls
+     * @return array<string, string|list<string>>
+     */
+    private function identified(\Closure $one, array $urls): array
+    {
+        $host = self::HOST;
         $record = $one('m:recordInfo/m:recordIdentifier');
         $local = $one('m:identifier[@type="local"]');
+        $doi = Doi::normalised($one("m:identifier[translate(@type, 'DOI', 'doi')='doi']"));
 
-        $pages = $this->pages($one);
-        $urls = array_map(
-            fn (DOMElement $url): string => trim($url->textContent),
-            $this->all($xpath, 'm:location/m:url', $mods),
-        );
+        return [
+            'doi' => Doi::named($doi ?? '', $urls),
+            'urls' => $urls,
+            'issn' => $one("({$host}/m:identifier[@type='issn']|m:identifier[@type='issn'])[1]"),
+            'isbn' => $one("(m:identifier[@type='isbn']|{$host}/m:identifier[@type='isbn'])[1]"),
+            'accession' => $record,
+            'id' => $local !== '' ? $local : $record,
+        ];
+    }
 
-        return UnreadableRecord::unlessEmpty(
-            new Reference(
-                type: $type,
-                title: self::title($xpath, $mods),
-                authors: $people->authors,
-                editors: $people->editors,
-                year: IssuedDate::read($date)?->year() ??
-                    (preg_match('/\d{4}/', $date, $year) === 1 ? (int) $year[0] : null),
-                date: $date,
-                journal: self::title($xpath, $mods, "{$host}/"),
-                journalShort: $one("{$host}/m:titleInfo[@type='abbreviated']/m:title"),
-                volume: $one(self::part("m:detail[@type='volume']/m:number")),
-                issue: $one(self::part("m:detail[@type='issue' or @type='number']/m:number")),
-                firstPage: $pages->first,
-                lastPage: $pages->last,
-                doi: Doi::named(Doi::normalised($one("m:identifier[translate(@type, 'DOI', 'doi')='doi']")) ?? '', $urls),
-                urls: $urls,
-                abstract: implode("\n\n", $this->texts($xpath, 'm:abstract', $mods)),
-                keywords: array_map(
-                    $this->subject(...),
-                    $this->all($xpath, 'm:subject[m:topic or m:geographic or m:temporal or m:name]', $mods),
-                ),
-                language: $one('m:language/m:languageTerm'),
-                publisher: $one('m:originInfo/m:publisher'),
-                place: $one('m:originInfo/m:place/m:placeTerm'),
-                issn: $one("({$host}/m:identifier[@type='issn']|m:identifier[@type='issn'])[1]"),
-                isbn: $one("(m:identifier[@type='isbn']|{$host}/m:identifier[@type='isbn'])[1]"),
-                series: $one(
-                    "(m:relatedItem[@type='series']|{$host}/m:relatedItem[@type='series'])[1]/m:titleInfo/m:title",
-                ),
-                edition: $one("(m:originInfo/m:edition|{$host}/m:originInfo/m:edition)[1]"),
-                partTitle: $one("(m:titleInfo[not(@type)]/m:partName|{$host}/m:titleInfo[not(@type)]/m:partName)[1]"),
-                accession: $record,
-                id: $local !== '' ? $local : $record,
-                extra: $extra,
-                source: $source,
+    /**
+     * What a reference has no place for.
+     *
+     * @param  array<string>  $genres  but the one that says what the type says
+     * @return list<SourceField>
+     */
+    private function others(DOMXPath $xpath, DOMElement $mods, array $genres): array
+    {
+        return [
+            ...array_map(fn (string $genre): SourceField => new SourceField('genre', $genre), array_values($genres)),
+            ...array_map(
+                fn (string $note): SourceField => new SourceField('note', $note),
+                $this->trimmed($xpath, 'm:note', $mods),
             ),
-        );
+            ...array_map(
+                fn (DOMElement $field): SourceField => new SourceField($field->getAttribute('name'), $field->textContent),
+                $this->all($xpath, 'm:extension/f:field', $mods),
+            ),
+        ];
     }
 
     /** @return list<DOMElement> */
@@ -135,7 +206,7 @@ final class ModsReader
     /** @param  \Closure(string): string  $one */
     private function date(\Closure $one): string
     {
-        $issued = '(m:originInfo/m:dateIssued|m:relatedItem[@type="host"]/m:originInfo/m:dateIssued)';
+        $issued = '(m:originInfo/m:dateIssued|'.self::HOST.'/m:originInfo/m:dateIssued)';
         $start = $one("{$issued}[@point='start'][1]");
         $end = $one("{$issued}[@point='end'][1]");
         $among = [
@@ -152,7 +223,7 @@ final class ModsReader
     /** Where in the host it stands, or what the record says of it by itself. */
     private static function part(string $path): string
     {
-        return "(m:relatedItem[@type='host']/m:part/{$path}|m:part/{$path})[1]";
+        return '('.self::HOST."/m:part/{$path}|m:part/{$path})[1]";
     }
 
     /** @param  \Closure(string): string  $one */
@@ -170,26 +241,46 @@ final class ModsReader
     {
         [$authors, $editors, $others] = [[], [], []];
         foreach ($this->all($xpath, 'm:name', $mods) as $element) {
-            $roles = array_map(strtolower(...), $this->texts($xpath, 'm:role/m:roleTerm', $element));
+            $roles = $this->roles($xpath, $element);
             $name = $this->name($xpath, $element);
             match (true) {
                 $roles === [], array_intersect($roles, self::AUTHORS) !== [] => $authors[] = $name,
-                preg_grep('/^(?:edit|edt$)/', $roles) !== [] => $editors[] = $name,
+                self::edits($roles) => $editors[] = $name,
                 default => $others[] = [$name, $roles[0]],
             };
         }
-        foreach ($this->all($xpath, 'm:relatedItem[@type="host"]/m:name', $mods) as $element) {
-            if (preg_grep('/^(?:edit|edt$)/i', $this->texts($xpath, 'm:role/m:roleTerm', $element)) !== []) {
-                $editors[] = $this->name($xpath, $element);
-            }
-        }
+        $editors = [...$editors, ...$this->editorsOfHost($xpath, $mods)];
         if ($authors === [] && $editors === []) {
             return new ModsPeople(array_column($others, 0));
         }
-
         $others = array_map(fn (array $one): SourceField => new SourceField($one[1], $one[0]->inverts()), $others);
 
         return new ModsPeople($authors, $editors, $others);
+    }
+
+    /** @return list<Name> */
+    private function editorsOfHost(DOMXPath $xpath, DOMElement $mods): array
+    {
+        $editors = [];
+        foreach ($this->all($xpath, self::HOST.'/m:name', $mods) as $element) {
+            if (self::edits($this->roles($xpath, $element))) {
+                $editors[] = $this->name($xpath, $element);
+            }
+        }
+
+        return $editors;
+    }
+
+    /** @return list<string> */
+    private function roles(DOMXPath $xpath, DOMElement $name): array
+    {
+        return array_map(strtolower(...), $this->texts($xpath, 'm:role/m:roleTerm', $name));
+    }
+
+    /** @param  list<string>  $roles */
+    private static function edits(array $roles): bool
+    {
+        return (bool) preg_grep('/^(?:edit|edt$)/', $roles);
     }
 
     /** @return list<string> */
@@ -224,17 +315,19 @@ final class ModsReader
         if ($name->getAttribute('type') === 'corporate') {
             return new Name($whole);
         }
-
         if ($part('family') !== '') {
             return new Name($part('family'), $part('given'), $part('termsOfAddress'));
         }
         $whole = $whole !== '' ? $whole : self::line($xpath, 'm:displayForm|m:namePart', $name);
-        $bare = (string) preg_replace(self::LIFE, '', $whole);
-        $isInOrder = $name->getAttribute('type') === 'personal' && ! str_contains($bare, ',');
 
-        return $isInOrder && preg_match('/^(.+)\s+(\S+)$/u', $bare, $words) === 1
+        return self::wholeName((string) preg_replace(self::LIFE, '', $whole), $name->getAttribute('type') === 'personal');
+    }
+
+    private static function wholeName(string $text, bool $isPerson): Name
+    {
+        return $isPerson && ! str_contains($text, ',') && preg_match('/^(.+)\s+(\S+)$/u', $text, $words) === 1
             ? new Name($words[2], $words[1])
-            : Name::inverted($bare);
+            : Name::inverted($text);
     }
 
     private function subject(DOMElement $subject): string
@@ -256,18 +349,23 @@ final class ModsReader
      */
     private function unnamedType(\Closure $one): PublicationType
     {
-        $host = 'm:relatedItem[@type="host"]';
-        $isAlone = $one("{$host}/m:titleInfo/m:title") === '';
+        $isAlone = $one(self::HOST.'/m:titleInfo/m:title') === '';
         $isMonograph = str_starts_with($one('m:originInfo/m:issuance'), 'mono');
         $resource = $one('m:typeOfResource');
 
-        $isOfBook = preg_grep('/^(?:mono|book)/i', [$one("{$host}/m:originInfo/m:issuance"), $one("{$host}/m:genre")]);
-
         return match (true) {
-            $isOfBook !== [] && $isOfBook !== false => PublicationType::Chapter,
+            $this->isOfBook($one) => PublicationType::Chapter,
             ! $isAlone, $resource === '' && ! $isMonograph => PublicationType::Article,
             $resource === '' || $resource === 'text' => $isMonograph ? PublicationType::Book : PublicationType::Article,
             default => PublicationType::Other,
         };
+    }
+
+    /** @param  \Closure(string): string  $one */
+    private function isOfBook(\Closure $one): bool
+    {
+        $said = [$one(self::HOST.'/m:originInfo/m:issuance'), $one(self::HOST.'/m:genre')];
+
+        return (bool) preg_grep('/^(?:mono|book)/i', $said);
     }
 }

@@ -85,35 +85,25 @@ final class NbibReader implements RecognisesItself, ReferenceReader
             return UnreadableRecord::tooLarge($record->line, $record->source);
         }
         $take = fn (string $tag): string => $record->take([$tag]) ?? '';
-        [$title, $book] = [$take('TI'), $take('BTI')];
-        [$title, $book] = $title === '' ? [$book !== '' ? $book : $take('TT'), ''] : [$title, $book];
-        [$issn, $isbn] = [$take('IS'), $take('ISBN')];
+        $issn = $take('IS');
         $kinds = $record->takeAll(['PT']);
         $type = $this->type($kinds);
         // where they say no more than the type they are not kept
         $kinds = $kinds === [NbibKinds::kind($type)] ? [] : $kinds;
         $keywords = $record->takeFields(['OT', 'MH']);
-        $journal = $record->take(['JT']);
         $urls = $record->takeAll(['URL', 'UR']);
-        $short = $take('TA');
-        $values = [
-            ...self::plain($take),
-            'journal' => $journal ?? ($book !== '' ? $book : $short),
-            'journalShort' => $journal === null && $book === '' ? '' : $short,
-            'issn' => self::bare($issn),
-            'isbn' => self::bare($isbn),
-        ];
 
         return UnreadableRecord::unlessEmpty(
             new Reference(
-                ...$values,
+                ...[...self::titles($record), ...self::plain($take)],
                 type: $type,
-                title: $title,
                 authors: $this->people($record, ['FAU', 'AU', 'CN']),
                 editors: $this->people($record, ['FED', 'ED', 'CED']),
                 doi: Doi::named($this->doi($record), $urls),
                 urls: $urls,
                 keywords: array_column($keywords, 'value'),
+                issn: self::bare($issn),
+                isbn: self::bare($take('ISBN')),
                 extra: [
                     ...self::bare($issn) === $issn ? [] : [new SourceField('IS', $issn)],
                     ...array_values(array_filter($keywords, fn (SourceField $one): bool => $one->tag === 'MH')),
@@ -125,6 +115,22 @@ final class NbibReader implements RecognisesItself, ReferenceReader
             ),
             'Add a TI line, or leave it out.',
         );
+    }
+
+    /** @return array{title: string, journal: string, journalShort: string} */
+    private static function titles(TaggedRecord $record): array
+    {
+        $take = fn (string $tag): string => $record->take([$tag]) ?? '';
+        [$title, $book] = [$take('TI'), $take('BTI')];
+        [$title, $book] = $title === '' ? [$book !== '' ? $book : $take('TT'), ''] : [$title, $book];
+        $journal = $record->take(['JT']);
+        $short = $take('TA');
+
+        return [
+            'title' => $title,
+            'journal' => $journal ?? ($book !== '' ? $book : $short),
+            'journalShort' => $journal === null && $book === '' ? '' : $short,
+        ];
     }
 
     /**

@@ -134,44 +134,62 @@ final class RisReader implements RecognisesItself, ReferenceReader
             return UnreadableRecord::tooLarge($record->line, $record->source);
         }
         $type = $record->take(['TY']) ?? '';
+        $year = self::year($record);
+        $known = RisTags::type($type);
+        $values = self::values($record, $known);
+        $urls = $record->takeAll(RisTags::URLS);
+        $elsewhere = array_map(fn (string $tag): string => $record->first($tag) ?? '', RisTags::ALSO_DOI);
+        $numbers = StandardNumber::sorted($record->takeFields(RisTags::NUMBERS));
+        // the code itself is kept where it says more than our type does
+        $extra = $type === '' || $type === RisTags::code($known) ? [] : [new SourceField('TY', $type)];
+
+        $reference = new Reference(
+            type: $known,
+            title: $values['title'],
+            authors: NameList::inverted($record->takeAll(RisTags::AUTHORS)),
+            editors: NameList::inverted($record->takeAll(RisTags::EDITORS)),
+            year: $year,
+            doi: Doi::named($values['doi'], [...$urls, ...$elsewhere]),
+            urls: $urls,
+            keywords: $record->takeAll(RisTags::KEYWORDS),
+            issn: $numbers->issn,
+            isbn: $numbers->isbn,
+            extra: [...$extra, ...$numbers->left, ...$this->unlessYear($record->rest(), $year)],
+            source: $record->source,
+            line: $record->line,
+        );
+
+        return UnreadableRecord::unlessEmpty(
+            $reference->with(array_diff_key($values, ['doi' => 1])),
+            'Add a TI line, or leave it out.',
+        );
+    }
+
+    private static function year(TaggedRecord $record): ?int
+    {
         $year = null;
         foreach (RisTags::YEARS as $tag) {
             $year ??= Year::of($record->first($tag) ?? '') ?? IssuedDate::read($record->first($tag) ?? '')?->year();
         }
-        $known = RisTags::type($type);
-        $series = $known === PublicationType::Book ? $record->take(RisTags::SERIES_OF_BOOKS) ?? '' : '';
+
+        return $year;
+    }
+
+    /** @return array<string, string> what stands once in a record */
+    private static function values(TaggedRecord $record, PublicationType $type): array
+    {
+        $series = $type === PublicationType::Book ? $record->take(RisTags::SERIES_OF_BOOKS) ?? '' : '';
         $values = array_map(fn (array $tags): string => $record->take($tags) ?? '', RisTags::SINGLE);
         $values['series'] = $series !== '' ? $series : $values['series'];
         if ($values['title'] === '') {
             $values['title'] = $record->take(['BT', 'T2', 'T3']) ?? '';
         }
-        $urls = $record->takeAll(RisTags::URLS);
-        $elsewhere = array_map(fn (string $tag): string => $record->first($tag) ?? '', RisTags::ALSO_DOI);
-        $values['doi'] = Doi::named($values['doi'], [...$urls, ...$elsewhere]);
         if ($values['lastPage'] === '' && $values['firstPage'] !== '') {
             $pages = Pages::of($values['firstPage']);
             [$values['firstPage'], $values['lastPage']] = [$pages->first, $pages->last];
         }
-        $numbers = StandardNumber::sorted($record->takeFields(RisTags::NUMBERS));
-        [$values['issn'], $values['isbn']] = [$numbers->issn, $numbers->isbn];
-        // the code itself is kept where it says more than our type does
-        $extra = $type === '' || $type === RisTags::code($known) ? [] : [new SourceField('TY', $type)];
 
-        return UnreadableRecord::unlessEmpty(
-            new Reference(
-                ...$values,
-                type: $known,
-                authors: NameList::inverted($record->takeAll(RisTags::AUTHORS)),
-                editors: NameList::inverted($record->takeAll(RisTags::EDITORS)),
-                year: $year,
-                urls: $urls,
-                keywords: $record->takeAll(RisTags::KEYWORDS),
-                extra: [...$extra, ...$numbers->left, ...$this->unlessYear($record->rest(), $year)],
-                source: $record->source,
-                line: $record->line,
-            ),
-            'Add a TI line, or leave it out.',
-        );
+        return $values;
     }
 
     /**

@@ -94,31 +94,24 @@ final class TableReader
     private function made(array $values, array $extra, string $source, int $line): Reference
     {
         $value = fn (string $field): string => $values[$field] ?? '';
-        $date = $value('date') !== '' ? $value('date') : $value('year');
         $pages = $value('firstPage') === ''
             ? Pages::of($value('pages'))
             : new Pages($value('firstPage'), $value('lastPage'));
         $urls = preg_split('/[\s;]+(?=\w+:\/\/)|\s+/', $value('url'), -1, PREG_SPLIT_NO_EMPTY) ?: [];
         $type = $this->type($value('type'));
         $isOther = $value('type') !== '' && $value('type') !== $type->value;
-        $isbn = StandardNumber::isIsbn($value('issn')) ? $value('issn') : '';
 
-        return new Reference(
+        $reference = new Reference(
             ...self::plain($value),
             type: $type,
             title: $value('title'),
             authors: $this->authors($value('authors')),
             editors: $this->authors($value('editors')),
-            year: Year::of($value('year')) ??
-                (Year::of($date) ?? (IssuedDate::read($date) ?? IssuedDate::read($value('year')))?->year()),
-            date: $date,
             firstPage: $pages->first,
             lastPage: $pages->last,
             doi: Doi::named($value('doi'), $urls),
             urls: $urls,
             keywords: Keywords::split($value('keywords')),
-            issn: $isbn === '' ? $value('issn') : '',
-            isbn: $value('isbn') === '' ? $isbn : $value('isbn'),
             extra: [
                 ...$isOther ? [new SourceField('document type', $value('type'))] : [],
                 ...$extra,
@@ -127,6 +120,39 @@ final class TableReader
             source: $source,
             line: $line,
         );
+
+        return $reference->with([...self::dated($value), ...self::numbered($value)]);
+    }
+
+    /**
+     * @param  \Closure(string): string  $value
+     * @return array<string, string|int|null>
+     */
+    private static function dated(\Closure $value): array
+    {
+        $date = $value('date') !== '' ? $value('date') : $value('year');
+        $year = Year::of($value('year')) ?? Year::of($date);
+
+        return [
+            'year' => $year ?? (IssuedDate::read($date) ?? IssuedDate::read($value('year')))?->year(),
+            'date' => $date,
+        ];
+    }
+
+    /**
+     * A number of books may stand in the column of those of journals.
+     *
+     * @param  \Closure(string): string  $value
+     * @return array<string, string>
+     */
+    private static function numbered(\Closure $value): array
+    {
+        $isbn = StandardNumber::isIsbn($value('issn')) ? $value('issn') : '';
+
+        return [
+            'issn' => $isbn === '' ? $value('issn') : '',
+            'isbn' => $value('isbn') === '' ? $isbn : $value('isbn'),
+        ];
     }
 
     /**
