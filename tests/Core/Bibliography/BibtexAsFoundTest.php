@@ -74,6 +74,22 @@ it('reads brackets below their type, fields without a value and without an equal
     ]);
 });
 
+it('reads entries whose bracket closes behind their key, and leaves those that end there alone', function () {
+    $read = bibtex(
+        "@book{kolbe2004},\n\n  title = {Lamps},\n  year = 2004\n}\n@article(b)\n , title = {Visors}\n)\n".
+            "@misc{empty}\nA remark = not a field of it\n@book{c,}\n@book{d, title = {Naps}}\n@misc{e}",
+    );
+    $told = fn (mixed $one): array => $one instanceof Reference ? [$one->id, $one->title] : [$one->line, 'refused'];
+    expect(array_map($told, $read))->toBe([
+        ['kolbe2004', 'Lamps'],
+        ['b', 'Visors'],
+        [9, 'refused'],
+        [11, 'refused'],
+        ['d', 'Naps'],
+        [13, 'refused'],
+    ]);
+});
+
 it('leaves out what speaks to programs and names no work', function () {
     $read = bibtex(
         "@IEEEtranBSTCTL{ctl, CTLuse_url = {no}}\n@Control{c, ctrl-title = {yes}}\n".

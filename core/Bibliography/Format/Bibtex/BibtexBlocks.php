@@ -8,12 +8,14 @@ use WaryHeron\Core\Bibliography\Format\ReferenceReader;
 
 /**
  * @internal Cuts a BibTeX file into its blocks, @ to closing bracket. A block begins where an at sign begins a line or
- *     follows the end of
- * another; it ends where its braces or parentheses close, or, unclosed, before the next line that begins one. All else
- * is comment.
+ *     follows the end of another; it ends where its braces or parentheses close, or, unclosed, before the next line
+ *     that begins one. All else is comment.
  */
 final class BibtexBlocks
 {
+    /** A line that waits for the next: a type without its bracket, or an entry that ends behind its key. */
+    private const HELD = '/^\s*@\s*'.BibtexEntry::TYPE.'\s*(?:[{(]\s*[^\s,{}()="#%]+\s*,?\s*[})]\s*,?\s*)?$/';
+
     private ?string $text = null;
 
     private int $start = 0;
@@ -54,33 +56,41 @@ final class BibtexBlocks
     }
 
     /**
-     * Puts a bracket that stands in a line below its type into the line of the type.
+     * Puts a bracket that stands in a line below its type into the line of the type, and takes away the one that
+     * closes an entry behind its key although its fields follow.
      *
      * @param  iterable<int, string>  $lines
      * @return \Generator<int, string>
      */
     private static function joined(iterable $lines): \Generator
     {
-        $begun = '';
+        $held = '';
         $first = 0;
         foreach ($lines as $number => $line) {
-            if ($begun !== '' && trim($line) === '') {
+            if ($held !== '' && trim($line) === '') {
                 continue;
             }
-            $isBelow = $begun !== '' && preg_match('/^\s*[{(]/', $line) === 1;
-            if ($begun !== '') {
-                yield $first => $isBelow ? "{$begun} {$line}" : $begun;
-                $begun = '';
+            $isBelow = $held !== '' && preg_match('/^\s*[{(]/', $line) === 1;
+            if ($held !== '') {
+                yield $first => $isBelow ? "{$held} {$line}" : self::reopened($held, $line);
+                $held = '';
             }
-            if (str_contains($line, '@') && preg_match('/^\s*@\s*'.BibtexEntry::TYPE.'\s*$/', $line) === 1) {
-                [$begun, $first] = [$line, $number];
+            if (str_contains($line, '@') && preg_match(self::HELD, $line) === 1) {
+                [$held, $first] = [$line, $number];
             } elseif (! $isBelow) {
                 yield $number => $line;
             }
         }
-        if ($begun !== '') {
-            yield $first => $begun;
+        if ($held !== '') {
+            yield $first => $held;
         }
+    }
+
+    private static function reopened(string $head, string $next): string
+    {
+        return preg_match('/^\s*,?\s*[A-Za-z][\w-]*\s*=/', $next) === 1
+            ? (string) preg_replace('/\s*[})]\s*,?\s*$/', ',', $head)
+            : $head;
     }
 
     /** Where to go on in the line, or null where no block begins in the rest of it. */
