@@ -16,10 +16,15 @@ final class Passwords extends BcryptHasher
 {
     private const HEARD = 72;
 
-    /** @return list<string|Password|ValidationRule> what a new password has to be */
-    public static function rules(): array
+    /**
+     * What a new password has to be.
+     *
+     * @param  ?string  ...$said  names and addresses of the person
+     * @return list<string|Password|ValidationRule>
+     */
+    public static function rules(?string ...$said): array
     {
-        return ['string', 'confirmed', 'max:200', Password::min(12), new CommonPasswords()];
+        return ['string', 'confirmed', 'max:200', Password::min(12), new CommonPasswords(), new OwnWords(array_values(array_filter($said)))];
     }
 
     /**

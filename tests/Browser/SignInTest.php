@@ -34,8 +34,10 @@ it('signs in by the institution, sets up a second factor, and is asked for it fr
     $code($shows($key, 1));
     $karin->press('Sign in');
     $at('/');
-    $karin->visit('/account')->press('Sign out');
+    $karin->visit('/account')->driver->executeScript("sessionStorage.setItem('a', '1'); localStorage.setItem('unsent', '1');");
+    $karin->press('Sign out');
     $at('/sign-in');
+    expect($karin->driver->executeScript('return [sessionStorage.length, localStorage.getItem("unsent")]'))->toBe([0, '1']);
     foreach (['email' => 'karin.sollander@heron.example', 'password' => 'night-shift-demo'] as $name => $value) {
         $karin->driver->findElement(WebDriverBy::name($name))->sendKeys($value);
     }

@@ -14,7 +14,7 @@
                 <x-field name="password_confirmation" label="The same again" type="password" autocomplete="new-password" />
                 <button class="button button-go">Save</button>
             </form>
-            <form class="sheet-foot" method="post" action="{{ route('sign-out') }}">@csrf <button class="button">Sign out</button></form>
+            <form class="sheet-foot" method="post" action="{{ route('sign-out') }}" data-signs-out>@csrf <button class="button">Sign out</button></form>
         </section>
         @include('team.second-factor')
         <section class="sheet mt-3" id="notices">

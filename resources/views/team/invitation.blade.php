@@ -13,7 +13,7 @@
                     @if ($user && !$theirs)
                         <p class="mt-4">You are signed in as <strong>{{ $user->email }}</strong>, so it is not for you to accept. If
                             {{ $invitation->email }} is you as well:</p>
-                        <form class="mt-2" method="post" action="{{ route('sign-out') }}">@csrf <input type="hidden" name="then"
+                        <form class="mt-2" method="post" action="{{ route('sign-out') }}" data-signs-out>@csrf <input type="hidden" name="then"
                                 value="{{ $token }}"><button class="button button-go">Sign out and go on as
                                 {{ $invitation->email }}</button></form>
                         <p class="small quiet mt-2">Otherwise leave it alone, or tell {{ $invitation->inviter->name }} that it reached you.

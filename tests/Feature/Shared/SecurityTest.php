@@ -213,6 +213,30 @@ it('refuses passwords that are tried first', function (string $password) {
     'lalalalalala',
 ]);
 
+it('refuses passwords that are little more than one’s own name or address, or the application’s', function (
+    string $password,
+    bool $isTaken,
+) {
+    config(['app.name' => 'Wary Heron', 'app.url' => 'https://reviews.larkmoor.example']);
+    $anna = (new World())->people['anna'];
+    $anna->update(['name' => 'Ingrid Okafor', 'email' => 'i.okafor@larkmoor.example']);
+    $answer = $this->actingAs($anna)->from('/account')->put('/account', [
+        'name' => 'Ingrid Okafor',
+        'current_password' => 'a long password',
+        'password' => $password,
+        'password_confirmation' => $password,
+    ]);
+    $isTaken ? $answer->assertSessionHasNoErrors() : $answer->assertSessionHasErrors('password');
+})->with([
+    ['ingrid-okafor-1', false],
+    ['Okafor.Ingrid!', false],
+    ['i.okafor@larkmoor.example', false],
+    ['WaryHeron2026!!', false],
+    ['larkmoor1234', false],
+    ['ingrid keeps eleven bees', true],
+    ['the heron was not wary', true],
+]);
+
 it('takes passwords that people make up', function (string $password) {
     expect(CommonPasswords::isCommon($password))->toBeFalse();
 })->with([

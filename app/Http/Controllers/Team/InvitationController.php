@@ -9,6 +9,7 @@ use App\Access\SecurityLog;
 use App\Access\SignIn;
 use App\Actions\Team\AcceptInvitation;
 use App\Http\Controllers\Controller;
+use App\Http\Input;
 use App\Models\Invitation;
 use App\Models\User;
 use Illuminate\Contracts\View\View;
@@ -72,7 +73,7 @@ final class InvitationController extends Controller
     {
         $given = $request->validate([
             'name' => ['required', 'string', 'max:120'],
-            'password' => ['required', ...Passwords::rules()],
+            'password' => ['required', ...Passwords::rules($invitation->email, Input::text($request, 'name'))],
         ]);
 
         return $accept->asNew($invitation, $given['name'], $given['password']);

@@ -56,7 +56,7 @@ final class PasswordController extends Controller
         $given = $request->validate([
             'token' => ['required', 'string', 'max:255'],
             'email' => ['required', 'string', 'email', 'max:255'],
-            'password' => ['required', ...Passwords::rules()],
+            'password' => ['required', ...Passwords::rules(Input::text($request, 'email'))],
         ]);
         $status = Password::broker()->reset($given, fn (User $user, string $password) => $this->give($user, $password));
         if ($status !== Password::PASSWORD_RESET) {
@@ -88,12 +88,12 @@ final class PasswordController extends Controller
 
     public function change(Request $request): RedirectResponse
     {
+        $user = $this->me($request);
         $given = $request->validate([
             'name' => ['required', 'string', 'max:120'],
             'current_password' => ['required_with:password', 'nullable', 'string', 'max:200', 'current_password'],
-            'password' => ['nullable', ...Passwords::rules()],
+            'password' => ['nullable', ...Passwords::rules($user->email, $user->name, Input::text($request, 'name'))],
         ]);
-        $user = $this->me($request);
         $user->update(['name' => $given['name']]);
         if (($given['password'] ?? null) !== null) {
             $this->give($user, $given['password']);
