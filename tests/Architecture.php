@@ -98,6 +98,14 @@ arch('models hold relations and casts, not rules')
     ->expect('App\Models')
     ->not->toUse(['App\Actions', 'App\Queries', 'App\Http']);
 
+test('no text is run as code or as a command, and no object is made from one', function (string $room) {
+    foreach (filesOf($room, '.php') as $path) {
+        $code = (string) file_get_contents($path);
+        $runs = '/(?<![\w>:$\\\\])\\\\?(?:eval|unserialize|exec|shell_exec|system|passthru|popen)\s*\(/';
+        expect(preg_match($runs, $code, $found))->toBe(0, $path.' '.($found[0] ?? ''));
+    }
+})->with(['core', 'app']);
+
 test('views hold no queries', function () {
     $views = new RegexIterator(
         new RecursiveIteratorIterator(new RecursiveDirectoryIterator(__DIR__.'/../resources/views')),

@@ -43,6 +43,11 @@ it('makes links from the configured address, whatever a proxy claims', function 
         ->not->toContain('evil');
 });
 
+it('believes what a proxy says of an address from the proxies it knows alone', function (string $from, string $told) {
+    $this->withServerVariables(['REMOTE_ADDR' => $from])->withHeader('X-Forwarded-For', '198.51.100.1')->get('/sign-in');
+    expect(request()->ip())->toBe($told);
+})->with([['127.0.0.1', '198.51.100.1'], ['203.0.113.9', '203.0.113.9']]);
+
 it('lets nobody keep a copy on the way', function () {
     $world = (new World())->withCriteria();
     $world->deliver([['TI' => 'One']]);

@@ -152,6 +152,26 @@ it('is taken off by whoever runs the copy, which ends the sign-ins of that perso
     expect(SecondFactor::of($anna))->toBeNull();
 });
 
+it('lets whoever runs the copy end where one person, or everybody, is signed in', function () {
+    $people = (new World())->people;
+    $signIn = fn (string $who) => DB::table('sessions')->insert([
+        'id' => str_pad($who, 40, 'x'),
+        'user_id' => $people[$who]->id,
+        'payload' => '',
+        'last_activity' => now()->getTimestamp(),
+    ]);
+    array_map($signIn, ['anna', 'ben', 'lead']);
+    $left = fn (): array => DB::table('sessions')->orderBy('id')->pluck('user_id')->all();
+    $this->artisan('heron:sign-out')->assertExitCode(2);
+    $this->artisan('heron:sign-out', ['email' => 'anna@heron.example', '--everybody' => true])->assertExitCode(2);
+    $this->artisan('heron:sign-out', ['email' => 'nobody@heron.example'])->assertExitCode(2);
+    expect($left())->toHaveCount(3);
+    $this->artisan('heron:sign-out', ['email' => 'ANNA@heron.example'])->assertSuccessful();
+    expect($left())->toBe([$people['ben']->id, $people['lead']->id]);
+    $this->artisan('heron:sign-out', ['--everybody' => true])->assertSuccessful();
+    expect($left())->toBe([]);
+});
+
 it('is asked of everybody where the copy says so, before anything else', function () {
     config(['heron.second_factor_required' => true]);
     $world = new World();
