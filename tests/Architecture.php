@@ -1,74 +1,76 @@
 <?php
 
-arch('the core knows neither framework nor application, and opens nothing itself')
-    ->expect('WaryHeron\Core')
-    ->not->toUse([
-        'Illuminate',
-        'App',
-        'WaryHeron\Standins',
-        'Carbon',
-        'PDO',
-        'fopen',
-        'file_get_contents',
-        'file_put_contents',
-        'curl_init',
-        'time',
-        'microtime',
-        'date',
-        'random_int',
-        'rand',
-        'mt_rand',
-        'uniqid',
-        'getenv',
-        'app',
-        'config',
-        'now',
-    ])
-    // the dialects it ships are files of its own
-    ->ignoring('WaryHeron\Core\Search\Dialect\Dialects');
+// who may know whom: no file of a room names what begins like one of these
+test('rooms know only what they may', function (string $room, array $mayNot, array $but = []) {
+    $found = [];
+    foreach (filesOf($room, '.php') as $path) {
+        $known = Tests\NamesIn::file($path);
+        $wrong = array_filter($known, fn (string $name): bool => Tests\NamesIn::isOne($name, $mayNot));
+        if ($wrong !== [] && ! in_array(basename($path), $but, true)) {
+            $found[] = substr($path, strlen(dirname(__DIR__)) + 1).' knows '.implode(', ', $wrong);
+        }
+    }
+    expect($found)->toBe([]);
+})->with([
+    'the core neither framework nor application, and it opens nothing itself' => [
+        'core',
+        [
+            ...['Illuminate', 'App', 'WaryHeron\Standins', 'Carbon', 'PDO'],
+            ...['fopen', 'file_get_contents', 'file_put_contents', 'curl_init', 'getenv', 'app', 'config', 'now'],
+            ...['time', 'microtime', 'date', 'random_int', 'rand', 'mt_rand', 'uniqid'],
+        ],
+        ['Dialects.php'], // the dialects that ship are files
+    ],
+    'the application nothing of the stand-ins' => ['app', ['WaryHeron\Standins']],
+    'the stand-ins no framework, and they write their answers by hand' => [
+        'standins',
+        ['Illuminate', 'App', 'WaryHeron\Core\Bibliography\Format', 'WaryHeron\Core\Search\Dialect\Printer'],
+    ],
+    'controllers neither rules nor SQL' => [
+        'app/Http/Controllers',
+        [
+            ...['WaryHeron\Core\Screening\Ballot', 'WaryHeron\Core\Screening\StageRule', 'WaryHeron\Core\Matching'],
+            ...['Illuminate\Database\Query\Builder', 'Illuminate\Support\Facades\DB'],
+        ],
+    ],
+    'read models no request, and nothing that changes' => [
+        'app/Queries',
+        ['Illuminate\Http', 'App\Http', 'App\Actions'],
+    ],
+    'actions no request' => ['app/Actions', ['Illuminate\Http']],
+    'models no rules: relations and casts' => ['app/Models', ['App\Actions', 'App\Queries', 'App\Http']],
+]);
 
-arch('the core is strict about types')->expect('WaryHeron\Core')->toUseStrictTypes();
+test('names are found however a file writes them', function () {
+    $code = <<<'PHP'
+        <?php
+        namespace App\Queries\Library;
+        use App\Models\{Review, Item as Thing};
+        use function WaryHeron\Core\said;
+        use Illuminate\Support\Facades\DB;
+        final class A extends \App\Http\Answer {
+            public function b(Nested\One $one): void {
+                $this->time(); self::date(); now(); \microtime(); // fopen()
+                $words = 'rand()';
+            }
+        }
+        PHP;
+    expect(Tests\NamesIn::code($code))->toEqualCanonicalizing([
+        'App\Models\Review', 'App\Models\Item', 'WaryHeron\Core\said', 'Illuminate\Support\Facades\DB', 'App\Http\Answer',
+        'App\Queries\Library\Nested\One', 'now', 'microtime',
+    ]);
+    expect(Tests\NamesIn::isOne('App\Http\Answer', ['App\Http']))->toBeTrue()
+        ->and(Tests\NamesIn::isOne('App\HttpClient', ['App\Http']))->toBeFalse();
+});
 
-arch('the core reads no globals')
-    ->expect(
-        fn () => array_values(
-            array_filter(
-                iterator_to_array(
-                    new RegexIterator(
-                        new RecursiveIteratorIterator(new RecursiveDirectoryIterator(__DIR__.'/../core')),
-                        '/\.php$/',
-                    ),
-                ),
-                fn (SplFileInfo $file): bool => preg_match(
-                    '/\$_(GET|POST|SERVER|ENV|COOKIE|SESSION|REQUEST|FILES)\b|\bglobal \$|\$GLOBALS/',
-                    (string) file_get_contents($file->getPathname()),
-                ) === 1,
-            ),
-        ),
-    )
-    ->toBe([]);
-
-arch('the application uses nothing of the stand-ins')->expect('App')->not->toUse('WaryHeron\Standins');
-
-arch('the stand-ins write their answers by hand and know no framework')
-    ->expect('WaryHeron\Standins')
-    ->not->toUse(['Illuminate', 'App', 'WaryHeron\Core\Bibliography\Format', 'WaryHeron\Core\Search\Dialect\Printer']);
-
-arch('controllers hold no rules and no SQL')
-    ->expect('App\Http\Controllers')
-    ->not->toUse([
-        'WaryHeron\Core\Screening\Ballot',
-        'WaryHeron\Core\Screening\StageRule',
-        'WaryHeron\Core\Matching',
-        'Illuminate\Database\Query\Builder',
-    ])
-    ->ignoring('App\Http\Controllers\Controller');
-
-arch('controllers ask the database nothing themselves')
-    ->expect('App\Http\Controllers')
-    ->not->toUse('Illuminate\Support\Facades\DB');
-
-arch('read models know no request')->expect('App\Queries')->not->toUse(['Illuminate\Http', 'App\Http']);
+test('the core is strict about types, and reads no globals', function () {
+    foreach (filesOf('core', '.php') as $path) {
+        $code = (string) file_get_contents($path);
+        expect(str_contains($code, 'declare(strict_types=1);'))->toBeTrue($path);
+        $globals = '/\$_(GET|POST|SERVER|ENV|COOKIE|SESSION|REQUEST|FILES)\b|\bglobal \$|\$GLOBALS/';
+        expect(preg_match($globals, $code))->toBe(0, $path);
+    }
+});
 
 test('locks have their names in one place', function () {
     foreach (filesOf('app', '.php') as $path) {
@@ -89,14 +91,6 @@ test('every area stands at the same place, and no folder is a heap', function ()
     unset($counts[dirname(__DIR__).'/app/Models']); // the list of tables
     expect(max($counts))->toBeLessThanOrEqual(20);
 });
-
-arch('read models change nothing')->expect('App\Queries')->not->toUse('App\Actions');
-
-arch('actions never see the request')->expect('App\Actions')->not->toUse('Illuminate\Http');
-
-arch('models hold relations and casts, not rules')
-    ->expect('App\Models')
-    ->not->toUse(['App\Actions', 'App\Queries', 'App\Http']);
 
 test('no text is run as code or as a command, and no object is made from one', function (string $room) {
     foreach (filesOf($room, '.php') as $path) {
