@@ -184,9 +184,17 @@ final readonly class Reference
      */
     public function with(array $changes): self
     {
-        /** @var Values $values */
-        $values = [...get_object_vars($this), ...$changes];
+        return self::of([...get_object_vars($this), ...$changes]);
+    }
 
+    /**
+     * A record of values that several places tell.
+     *
+     * @param  array<mixed>  $values  by property, each of the property's type; type and title at least
+     */
+    public static function of(array $values): self
+    {
+        /** @var Values $values */
         return new self(...$values);
     }
 

@@ -84,6 +84,24 @@ final readonly class CriterionJudge
 
     private function people(ReadRecord $record): CriterionReading
     {
+        [$counted, $told, $aside] = $this->naming($record);
+        $isOthers = People::others($record->title->text) > 0 && $this->share($record->title) < self::PEOPLE;
+
+        return match (true) {
+            $isOthers && $counted === null => self::no(Confidence::Firm, $record->title->text, 'the title names other people'),
+            $counted !== null && ! $isOthers => self::yes(Confidence::Firm, $counted->text, 'they were counted'),
+            $counted !== null => self::yes(Confidence::Check, $counted->text, 'they were counted, and the title names others'),
+            $told !== null => self::yes(Confidence::Fair, $told->text, 'they are named'),
+            default => self::unclear(
+                $aside->text ?? '',
+                $aside === null ? 'nobody of them is named' : 'they are named only in passing',
+            ),
+        };
+    }
+
+    /** @return list<?RecordSentence> the first that counts them, the first that names them, the first in passing */
+    private function naming(ReadRecord $record): array
+    {
         [$counted, $told, $aside] = [null, null, null];
         foreach ([$record->title, ...$record->sentences] as $sentence) {
             if ($this->share($sentence) < self::PEOPLE) {
@@ -97,26 +115,8 @@ final readonly class CriterionJudge
                 $told ??= $sentence;
             }
         }
-        $isOthers = People::others($record->title->text) > 0 && $this->share($record->title) < self::PEOPLE;
 
-        return match (true) {
-            $isOthers && $counted === null => self::no(
-                Confidence::Firm,
-                $record->title->text,
-                'the title names other people',
-            ),
-            $counted !== null && ! $isOthers => self::yes(Confidence::Firm, $counted->text, 'they were counted'),
-            $counted !== null => self::yes(
-                Confidence::Check,
-                $counted->text,
-                'they were counted, and the title names others',
-            ),
-            $told !== null => self::yes(Confidence::Fair, $told->text, 'they are named'),
-            default => self::unclear(
-                $aside->text ?? '',
-                $aside === null ? 'nobody of them is named' : 'they are named only in passing',
-            ),
-        };
+        return [$counted, $told, $aside];
     }
 
     private function named(ReadRecord $record): CriterionReading

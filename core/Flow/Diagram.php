@@ -42,25 +42,7 @@ final readonly class Diagram
         ?IncludedCount $previous = null,
         array $captions = [],
     ): self {
-        $arms = [];
-        if ($previous !== null) {
-            $arms[self::PREVIOUS] = [
-                new FlowRow(
-                    new FlowBox('Identification', [
-                        new FlowLine(
-                            'previous-studies',
-                            'Studies included in the previous version of the review',
-                            $previous->studies,
-                        ),
-                        new FlowLine(
-                            'previous-reports',
-                            'Reports of studies included in the previous version',
-                            $previous->reports,
-                        ),
-                    ]),
-                ),
-            ];
-        }
+        $arms = $previous === null ? [] : [self::PREVIOUS => [self::before($previous)]];
         $arms[self::DATABASES] = self::searched($databases, $sources, $reasons);
         if ($others !== null) {
             $arms[self::OTHERS] = self::otherwise($others, $sources, $reasons);
@@ -73,6 +55,17 @@ final readonly class Diagram
         );
     }
 
+    private static function before(IncludedCount $previous): FlowRow
+    {
+        $studies = 'Studies included in the previous version of the review';
+        $reports = 'Reports of studies included in the previous version';
+
+        return new FlowRow(new FlowBox('Identification', [
+            new FlowLine('previous-studies', $studies, $previous->studies),
+            new FlowLine('previous-reports', $reports, $previous->reports),
+        ]));
+    }
+
     /**
      * @param  list<NamedSource>  $sources
      * @param  array<string, string>  $reasons
@@ -80,49 +73,50 @@ final readonly class Diagram
      */
     private static function searched(Flow $flow, array $sources, array $reasons): array
     {
-        $facts = $flow->facts;
-        $rows = [
-            new FlowRow(
-                new FlowBox('Identification', [
-                    new FlowLine('identified', 'Records identified', $facts->recordsDelivered),
-                    ...self::named($sources, true),
-                ]),
-                new FlowBox('Identification', [
-                    new FlowLine(
-                        'removed',
-                        'Records removed before screening',
-                        $flow->duplicatesRemoved() + $facts->removed,
-                    ),
-                    new FlowLine(
-                        'duplicates-machine',
-                        'Duplicate records found by machine',
-                        $flow->duplicatesByMachine(),
-                        true,
-                    ),
-                    new FlowLine(
-                        'duplicates-people',
-                        'Duplicate records found by people',
-                        $facts->joinedByPeople,
-                        true,
-                    ),
-                    new FlowLine('automation', 'Records marked as ineligible by automation tools', 0, true),
-                    new FlowLine('removed-otherwise', 'Records removed for other reasons', $facts->removed, true),
-                ]),
-            ),
-            new FlowRow(
-                new FlowBox(
-                    'Screening',
-                    [new FlowLine('screened', 'Records screened', $flow->decided())],
-                    self::waiting('pending', 'Not decided yet', $flow->pending()),
-                ),
-                new FlowBox('Screening', [
-                    new FlowLine('excluded', 'Records excluded', $facts->excluded),
-                    ...$facts->fullTexts === null ? self::reasons('excluded', $facts->excludedByReason, $reasons) : [],
-                ]),
-            ),
-        ];
+        $identified = new FlowBox('Identification', [
+            new FlowLine('identified', 'Records identified', $flow->facts->recordsDelivered),
+            ...self::named($sources, true),
+        ]);
 
-        return [...$rows, ...self::inFull($flow, $reasons, '')];
+        return [
+            new FlowRow($identified, self::removed($flow)),
+            self::screened($flow, $reasons, ''),
+            ...self::inFull($flow, $reasons, ''),
+        ];
+    }
+
+    private static function removed(Flow $flow): FlowBox
+    {
+        $facts = $flow->facts;
+        $all = $flow->duplicatesRemoved() + $facts->removed;
+        $byMachine = $flow->duplicatesByMachine();
+
+        return new FlowBox('Identification', [
+            new FlowLine('removed', 'Records removed before screening', $all),
+            new FlowLine('duplicates-machine', 'Duplicate records found by machine', $byMachine, true),
+            new FlowLine('duplicates-people', 'Duplicate records found by people', $facts->joinedByPeople, true),
+            new FlowLine('automation', 'Records marked as ineligible by automation tools', 0, true),
+            new FlowLine('removed-otherwise', 'Records removed for other reasons', $facts->removed, true),
+        ]);
+    }
+
+    /** @param  array<string, string>  $reasons */
+    private static function screened(Flow $flow, array $reasons, string $arm): FlowRow
+    {
+        $facts = $flow->facts;
+        $key = "{$arm}excluded";
+
+        return new FlowRow(
+            new FlowBox(
+                'Screening',
+                [new FlowLine("{$arm}screened", 'Records screened', $flow->decided())],
+                self::waiting("{$arm}pending", 'Not decided yet', $flow->pending()),
+            ),
+            new FlowBox('Screening', [
+                new FlowLine($key, 'Records excluded', $facts->excluded),
+                ...$facts->fullTexts === null ? self::reasons($key, $facts->excludedByReason, $reasons) : [],
+            ]),
+        );
     }
 
     /**
@@ -133,34 +127,21 @@ final readonly class Diagram
     private static function otherwise(Flow $flow, array $sources, array $reasons): array
     {
         $facts = $flow->facts;
-        $rows = [
-            new FlowRow(
-                new FlowBox('Identification', [
-                    new FlowLine('other-identified', 'Records identified', $facts->recordsDelivered),
-                    ...self::named($sources, false),
-                ]),
-                new FlowBox('Identification', [
-                    new FlowLine('other-removed', 'Records removed', $flow->duplicatesRemoved() + $facts->removed),
-                    new FlowLine('other-duplicates', 'Duplicate records', $flow->duplicatesRemoved(), true),
-                    new FlowLine('other-removed-otherwise', 'Records removed for other reasons', $facts->removed, true),
-                ]),
-            ),
-            new FlowRow(
-                new FlowBox(
-                    'Screening',
-                    [new FlowLine('other-screened', 'Records screened', $flow->decided())],
-                    self::waiting('other-pending', 'Not decided yet', $flow->pending()),
-                ),
-                new FlowBox('Screening', [
-                    new FlowLine('other-excluded', 'Records excluded', $facts->excluded),
-                    ...$facts->fullTexts === null
-                        ? self::reasons('other-excluded', $facts->excludedByReason, $reasons)
-                        : [],
-                ]),
-            ),
-        ];
+        $identified = new FlowBox('Identification', [
+            new FlowLine('other-identified', 'Records identified', $facts->recordsDelivered),
+            ...self::named($sources, false),
+        ]);
+        $removed = new FlowBox('Identification', [
+            new FlowLine('other-removed', 'Records removed', $flow->duplicatesRemoved() + $facts->removed),
+            new FlowLine('other-duplicates', 'Duplicate records', $flow->duplicatesRemoved(), true),
+            new FlowLine('other-removed-otherwise', 'Records removed for other reasons', $facts->removed, true),
+        ]);
 
-        return [...$rows, ...self::inFull($flow, $reasons, 'other-')];
+        return [
+            new FlowRow($identified, $removed),
+            self::screened($flow, $reasons, 'other-'),
+            ...self::inFull($flow, $reasons, 'other-'),
+        ];
     }
 
     /**
@@ -170,41 +151,44 @@ final readonly class Diagram
     private static function inFull(Flow $flow, array $reasons, string $arm): array
     {
         $full = $flow->facts->fullTexts;
-        if ($full === null) {
-            return [];
-        }
 
-        return [
+        return $full === null ? [] : [
             new FlowRow(
                 new FlowBox('Screening', [new FlowLine("{$arm}sought", 'Reports sought for retrieval', $full->sought)]),
-                new FlowBox('Screening', [
-                    new FlowLine("{$arm}not-retrieved", 'Reports not retrieved', $full->notRetrieved()),
-                    ...array_map(
-                        fn (string $why, int $n): FlowLine => new FlowLine("{$arm}not-retrieved:{$why}", $why, $n, true),
-                        array_map(strval(...), array_keys($full->notRetrieved)),
-                        $full->notRetrieved,
-                    ),
-                ]),
+                self::notRetrieved($full, "{$arm}not-retrieved"),
             ),
             new FlowRow(
-                new FlowBox(
-                    'Screening',
-                    [new FlowLine("{$arm}assessed", 'Reports assessed for eligibility', $full->assessed())],
-                    [
-                        ...self::waiting("{$arm}awaited", 'Not at hand yet', $full->awaited),
-                        ...self::waiting(
-                            "{$arm}full-pending",
-                            'Not decided yet',
-                            $full->waiting + $full->disagreements,
-                        ),
-                    ],
-                ),
+                self::assessed($full, $arm),
                 new FlowBox('Screening', [
                     new FlowLine("{$arm}full-excluded", 'Reports excluded', $full->excluded),
                     ...self::reasons("{$arm}full-excluded", $full->excludedByReason, $reasons),
                 ]),
             ),
         ];
+    }
+
+    private static function notRetrieved(FullTexts $full, string $key): FlowBox
+    {
+        $lines = [new FlowLine($key, 'Reports not retrieved', $full->notRetrieved())];
+        foreach ($full->notRetrieved as $why => $n) {
+            $lines[] = new FlowLine("{$key}:{$why}", (string) $why, $n, true);
+        }
+
+        return new FlowBox('Screening', $lines);
+    }
+
+    private static function assessed(FullTexts $full, string $arm): FlowBox
+    {
+        $open = $full->waiting + $full->disagreements;
+
+        return new FlowBox(
+            'Screening',
+            [new FlowLine("{$arm}assessed", 'Reports assessed for eligibility', $full->assessed())],
+            [
+                ...self::waiting("{$arm}awaited", 'Not at hand yet', $full->awaited),
+                ...self::waiting("{$arm}full-pending", 'Not decided yet', $open),
+            ],
+        );
     }
 
     private static function included(Flow $databases, IncludedCount $included, ?IncludedCount $previous): FlowBox

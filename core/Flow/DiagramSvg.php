@@ -220,36 +220,45 @@ final class DiagramSvg
     private function bars(array $columns, array $phases): void
     {
         foreach ($columns as $arm => $column) {
-            $lines = explode("\n", wordwrap($arm, (int) floor($column->width / 7.4), "\n"));
-            $this->body .= sprintf(
-                '<rect x="%d" y="44" width="%d" height="34" rx="4" fill="#d5e4ec" stroke="#12222c" stroke-width="1.2"/>',
-                $column->x,
-                $column->width,
-            );
-            foreach ($lines as $i => $words) {
-                $this->body .= sprintf(
-                    '<text x="%d" y="%d" text-anchor="middle" font-weight="bold">%s</text>',
-                    $column->x + intdiv($column->width, 2),
-                    (count($lines) === 1 ? 66 : 58) + $i * 15,
-                    self::escaped($words),
-                );
-            }
+            $this->head($arm, $column);
         }
         foreach ($phases as $phase => [$from, $to]) {
-            $short = $to - $from < 90 ? ' font-size="11"' : '';
-            $this->body .=
-                sprintf(
-                    '<rect x="20" y="%d" width="28" height="%d" fill="#d5e4ec" stroke="#12222c" stroke-width="1.2"/>',
-                    $from,
-                    $to - $from,
-                ).
-                sprintf(
-                    '<text transform="translate(39 %d) rotate(-90)" text-anchor="middle" font-weight="bold"%s>%s</text>',
-                    intdiv($from + $to, 2),
-                    $short,
-                    self::escaped($phase),
-                );
+            $this->phase($phase, $from, $to);
         }
+    }
+
+    private function head(string $arm, ArmColumn $column): void
+    {
+        $lines = explode("\n", wordwrap($arm, (int) floor($column->width / 7.4), "\n"));
+        $this->body .= sprintf(
+            '<rect x="%d" y="44" width="%d" height="34" rx="4" fill="#d5e4ec" stroke="#12222c" stroke-width="1.2"/>',
+            $column->x,
+            $column->width,
+        );
+        foreach ($lines as $i => $words) {
+            $this->body .= sprintf(
+                '<text x="%d" y="%d" text-anchor="middle" font-weight="bold">%s</text>',
+                $column->x + intdiv($column->width, 2),
+                (count($lines) === 1 ? 66 : 58) + $i * 15,
+                self::escaped($words),
+            );
+        }
+    }
+
+    private function phase(string $phase, int $from, int $to): void
+    {
+        $this->body .=
+            sprintf(
+                '<rect x="20" y="%d" width="28" height="%d" fill="#d5e4ec" stroke="#12222c" stroke-width="1.2"/>',
+                $from,
+                $to - $from,
+            ).
+            sprintf(
+                '<text transform="translate(39 %d) rotate(-90)" text-anchor="middle" font-weight="bold"%s>%s</text>',
+                intdiv($from + $to, 2),
+                $to - $from < 90 ? ' font-size="11"' : '',
+                self::escaped($phase),
+            );
     }
 
     /** @param  non-empty-list<array{int, int}>  $points  the last with an arrow's head */

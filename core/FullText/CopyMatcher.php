@@ -39,13 +39,7 @@ final readonly class CopyMatcher
         $bears = fn (WantedCopy $one): bool => $one->doi !== '' && in_array($one->doi, $dois, true);
         $byDoi = array_keys(array_filter($this->publications, $bears));
         $byTitle = $this->titled($pages[0]."\n".($pages[1] ?? ''));
-        $both = array_values(array_intersect($byDoi, $byTitle));
-        $certain = match (true) {
-            count($byDoi) === 1 && ($byTitle === [] || $both !== []) => $this->certain((string) $byDoi[0], 'doi'),
-            count($byDoi) > 1 && count($both) === 1 => $this->certain((string) $both[0], 'doi'),
-            $byDoi === [] && count($byTitle) === 1 && ! $this->bearsAnother($byTitle[0], $dois) => $this->certain((string) $byTitle[0], 'title'),
-            default => null,
-        };
+        $certain = $this->only(array_map(strval(...), $byDoi), $byTitle, $dois);
         if ($certain !== null) {
             return $certain;
         }
@@ -53,6 +47,25 @@ final readonly class CopyMatcher
         $others = $this->alike($pages[0], array_map(strval(...), array_keys($offers)));
 
         return new CopyMatch(null, '', array_slice([...array_values($offers), ...$others], 0, self::MOST_OFFERS));
+    }
+
+    /**
+     * The one publication that DOI and title leave, if they leave one.
+     *
+     * @param  list<string>  $byDoi
+     * @param  list<string>  $byTitle
+     * @param  list<string>  $dois
+     */
+    private function only(array $byDoi, array $byTitle, array $dois): ?CopyMatch
+    {
+        $both = array_values(array_intersect($byDoi, $byTitle));
+
+        return match (true) {
+            count($byDoi) === 1 && ($byTitle === [] || $both !== []) => $this->certain($byDoi[0], 'doi'),
+            count($byDoi) > 1 && count($both) === 1 => $this->certain($both[0], 'doi'),
+            $byDoi === [] && count($byTitle) === 1 && ! $this->bearsAnother($byTitle[0], $dois) => $this->certain($byTitle[0], 'title'),
+            default => null,
+        };
     }
 
     /** @param  'doi'|'title'  $by */
@@ -117,11 +130,8 @@ final readonly class CopyMatcher
         $found = [];
         foreach ($this->publications as $id => $one) {
             $title = Words::of($one->title);
-            if (count($title) < self::LEAST_WORDS) {
-                continue;
-            }
             $wanted = ' '.implode(' ', $title).' ';
-            foreach ($variants as $i => $words) {
+            foreach (count($title) < self::LEAST_WORDS ? [] : $variants as $i => $words) {
                 $at = strpos($words, $wanted);
                 if ($at !== false && $at < $tops[$i]) {
                     $found[(string) $id] = $wanted;
@@ -129,17 +139,22 @@ final readonly class CopyMatcher
             }
         }
 
-        return array_map(
-            strval(...),
-            array_keys(
-                array_filter(
-                    $found,
-                    fn (string $title): bool => array_filter(
-                        $found,
-                        fn (string $other): bool => $other !== $title && str_contains($other, $title),
-                    ) === [],
-                ),
-            ),
+        return array_map(strval(...), array_keys(self::longest($found)));
+    }
+
+    /**
+     * Those that are no part of another.
+     *
+     * @param  array<string>  $titles
+     * @return array<string>
+     */
+    private static function longest(array $titles): array
+    {
+        $isPart = fn (string $title, string $other): bool => $other !== $title && str_contains($other, $title);
+
+        return array_filter(
+            $titles,
+            fn (string $title): bool => array_filter($titles, fn (string $other): bool => $isPart($title, $other)) === [],
         );
     }
 

@@ -58,8 +58,7 @@ final class SameStudy
         if (count($authors) < self::LEAST_AUTHORS || abs($one->year - $other->year) > self::YEARS_APART) {
             return null;
         }
-        [$a, $b] = [array_unique(Words::of($one->title)), array_unique(Words::of($other->title))];
-        $shared = count(array_intersect($a, $b)) / max(1, min(count($a), count($b)));
+        $shared = self::sharedWords($one->title, $other->title);
         $people = array_values(array_intersect(self::people($one), self::people($other)));
         $confidence = match (true) {
             $people !== [] || $shared >= self::MOST_WORDS_SHARED => 'fair',
@@ -73,6 +72,14 @@ final class SameStudy
             ...$people === [] ? [] : ["Both speak of {$people[0]} people."],
             ...$shared >= self::WORDS_SHARED ? [$words] : [],
         ]);
+    }
+
+    /** Of the shorter title, between 0 and 1. */
+    private static function sharedWords(string $one, string $other): float
+    {
+        [$a, $b] = [array_unique(Words::of($one)), array_unique(Words::of($other))];
+
+        return count(array_intersect($a, $b)) / max(1, min(count($a), count($b)));
     }
 
     /**

@@ -160,7 +160,7 @@ final class TakeInRecords
     {
         $arrived = array_map(strval(...), array_keys($publications));
         $words = [];
-        Copy::into('publications', self::PUBLICATION, $this->publications($delivery, $publications, $words));
+        Copy::into('publications', self::PUBLICATION, $this->publications($delivery->review_id, $publications, $words));
         Copy::into('items', self::ITEM, self::items($delivery->review->firstStage(), $arrived));
         Copy::into('records', self::RECORD, $records);
         TitlesFirst::arrive($delivery->review, $arrived);
@@ -183,17 +183,17 @@ final class TakeInRecords
      * @param  list<string>  $words  filled with those that this delivery has not brought before
      * @return \Generator<int, list<string|int|null>>
      */
-    private function publications(Delivery $delivery, array $publications, array &$words): \Generator
+    private function publications(string $reviewId, array $publications, array &$words): \Generator
     {
         $now = now()->toIso8601String();
         foreach ($publications as $id => $references) {
             $values = PublicationFromRecords::of(
                 count($references) === 1 ? $references[0] : KeptValues::of($references)->with([]),
             );
-            $this->list($delivery->review_id, (string) $values['words'], $words);
+            $this->list($reviewId, (string) $values['words'], $words);
             yield [
                 (string) $id,
-                $delivery->review_id,
+                $reviewId,
                 count($references),
                 $now,
                 $now,
@@ -209,8 +209,9 @@ final class TakeInRecords
     private static function items(Stage $stage, array $publications): \Generator
     {
         $now = now()->toIso8601String();
+        [$review, $of] = [$stage->review_id, $stage->id];
         foreach ($publications as $id) {
-            yield [strtolower((string) Str::ulid()), $stage->review_id, $id, $stage->id, $now, $now];
+            yield [strtolower((string) Str::ulid()), $review, $id, $of, $now, $now];
         }
     }
 
@@ -223,6 +224,7 @@ final class TakeInRecords
     private static function records(Delivery $delivery, array $records, array $references, array $keys): \Generator
     {
         $now = now()->toIso8601String();
+        [$review, $id] = [$delivery->review_id, $delivery->id];
         foreach ($records as $position => $publication) {
             $one = $references[$position];
             $told = json_encode(
@@ -231,8 +233,8 @@ final class TakeInRecords
             );
             yield [
                 strtolower((string) Str::ulid()),
-                $delivery->review_id,
-                $delivery->id,
+                $review,
+                $id,
                 (string) $publication,
                 $position,
                 $one->line,

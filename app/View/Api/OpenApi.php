@@ -283,7 +283,7 @@ final class OpenApi implements \JsonSerializable
         return Schema::object([
             'file' => Schema::text()
                 ->with('contentMediaType', 'application/octet-stream')
-                ->described('RIS, NBIB, BibTeX, CSL-JSON, MODS, CSV, XLSX, or text of references as papers print them'),
+                ->described('RIS, NBIB, BibTeX, CSL-JSON, MODS, refer, CSV, XLSX, or text of references as papers print them'),
             'source_name' => Field::text('where the records are from')->schema(),
             'source_kind' => Field::text('database where it is left out')->schema(),
             'searched_on' => Field::day('when the search was made')->schema(),

@@ -15,6 +15,7 @@ use WaryHeron\Core\Bibliography\Format\Mods\ModsWriter;
 use WaryHeron\Core\Bibliography\Format\Nbib\NbibReader;
 use WaryHeron\Core\Bibliography\Format\Nbib\NbibWriter;
 use WaryHeron\Core\Bibliography\Format\Printed\PrintedReader;
+use WaryHeron\Core\Bibliography\Format\Refer\ReferReader;
 use WaryHeron\Core\Bibliography\Format\Ris\RisReader;
 use WaryHeron\Core\Bibliography\Format\Ris\RisWriter;
 
@@ -35,7 +36,7 @@ final class Formats
     ];
 
     /** What is read, and never written. */
-    private const READ_ONLY = ['printed' => 'references as papers print them'];
+    private const READ_ONLY = ['refer' => 'refer', 'printed' => 'references as papers print them'];
 
     /** So many signs of control may have strayed into a text. */
     private const STRAY = 8;
@@ -54,6 +55,7 @@ final class Formats
             'ris' => new RisReader(),
             'bibtex' => new BibtexReader(),
             'nbib' => new NbibReader(),
+            'refer' => new ReferReader(),
             'csv' => new CsvReader(),
             'printed' => new PrintedReader(),
         ];

@@ -80,27 +80,40 @@ final class BookCsv
     /** @return list<list<string>> */
     private static function rows(string $text): array
     {
-        if (! mb_check_encoding($text, 'UTF-8')) {
-            $isWide = str_starts_with($text, "\xFF\xFE") || str_starts_with($text, "\xFE\xFF");
-            $text = (string) mb_convert_encoding($text, 'UTF-8', $isWide ? 'UTF-16' : 'Windows-1252');
-        }
-        $text = str_starts_with($text, CsvLine::BEGINNING) ? substr($text, strlen(CsvLine::BEGINNING)) : $text;
-        $head = strtok($text, "\r\n") ?: '';
-        $counts = array_map(fn (string $sign): int => substr_count($head, $sign), [',' => ',', ';' => ';', "\t" => "\t"]);
-        arsort($counts);
+        $text = self::decoded($text);
+        $delimiter = self::delimiter(strtok($text, "\r\n") ?: '');
         $rows = [];
         $open = '';
         foreach (preg_split('/(?<=\n)|(?<=\r)(?!\n)/', $text) ?: [] as $line) {
             $open .= $line;
             // a row goes on while a quotation is open
             if (substr_count($open, '"') % 2 === 0 && trim($open) !== '') {
-                $cells = str_getcsv(rtrim($open, "\r\n"), (string) array_key_first($counts), '"', '');
+                $cells = str_getcsv(rtrim($open, "\r\n"), $delimiter, '"', '');
                 $rows[] = array_map(fn (?string $cell): string => (string) $cell, $cells);
                 $open = '';
             }
         }
 
         return $rows;
+    }
+
+    private static function decoded(string $text): string
+    {
+        if (! mb_check_encoding($text, 'UTF-8')) {
+            $isWide = str_starts_with($text, "\xFF\xFE") || str_starts_with($text, "\xFE\xFF");
+            $text = (string) mb_convert_encoding($text, 'UTF-8', $isWide ? 'UTF-16' : 'Windows-1252');
+        }
+
+        return str_starts_with($text, CsvLine::BEGINNING) ? substr($text, strlen(CsvLine::BEGINNING)) : $text;
+    }
+
+    /** The sign that the heading row has most of. */
+    private static function delimiter(string $head): string
+    {
+        $counts = array_map(fn (string $sign): int => substr_count($head, $sign), [',' => ',', ';' => ';', "\t" => "\t"]);
+        arsort($counts);
+
+        return (string) array_key_first($counts);
     }
 
     private static function cell(mixed $value): string

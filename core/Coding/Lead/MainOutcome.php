@@ -28,27 +28,7 @@ final readonly class MainOutcome
         $best = null;
         $most = 0.0;
         foreach ($paper->told() as $passage) {
-            if (
-                $passage->isRow() ||
-                $passage->kind === BlockKind::Heading ||
-                Traps::isCited($passage) ||
-                ! $passage->has(self::NAMED)
-            ) {
-                continue;
-            }
-            $isStrong = $passage->has('\b(?:primary|main|principal|chief)\b');
-            $isSentence = $passage->has('\b(?:was|is|were|named|chosen|served as|:)');
-            $score =
-                ($isStrong ? 2.0 : 0.5) +
-                ($isSentence ? 0.6 : 0.0) -
-                ($passage->has('\bsecondary\b') ? 0.3 : 0.0) -
-                ($passage->has('analysis|difference|CI\b|effect on') ? 0.7 : 0.0) +
-                match ($passage->section) {
-                    SectionKind::Methods => 0.8,
-                    SectionKind::Abstract => 0.5,
-                    SectionKind::Introduction, SectionKind::Discussion => -0.6,
-                    default => 0.0,
-                };
+            $score = self::mayName($passage) ? self::score($passage) : 0.0;
             if ($score > $most) {
                 [$best, $most] = [$passage, $score];
             }
@@ -59,6 +39,31 @@ final readonly class MainOutcome
         $text = self::named($best->text);
 
         return new self($best, $text, self::stems($text));
+    }
+
+    private static function mayName(Passage $passage): bool
+    {
+        return ! $passage->isRow() &&
+            $passage->kind !== BlockKind::Heading &&
+            ! Traps::isCited($passage) &&
+            $passage->has(self::NAMED);
+    }
+
+    private static function score(Passage $passage): float
+    {
+        $isStrong = $passage->has('\b(?:primary|main|principal|chief)\b');
+        $isSentence = $passage->has('\b(?:was|is|were|named|chosen|served as|:)');
+
+        return ($isStrong ? 2.0 : 0.5) +
+            ($isSentence ? 0.6 : 0.0) -
+            ($passage->has('\bsecondary\b') ? 0.3 : 0.0) -
+            ($passage->has('analysis|difference|CI\b|effect on') ? 0.7 : 0.0) +
+            match ($passage->section) {
+                SectionKind::Methods => 0.8,
+                SectionKind::Abstract => 0.5,
+                SectionKind::Introduction, SectionKind::Discussion => -0.6,
+                default => 0.0,
+            };
     }
 
     public function isNamed(): bool

@@ -93,26 +93,29 @@ final class WorkDiagramSvg
             self::WIDTH,
             $height,
         );
-        $at = $y + self::PADDING + 12;
-        foreach (self::wrapped($step->title) as $line) {
-            $this->text($line, $x + self::PADDING, $at, 'font-weight="bold" font-size="14"');
-            $at += self::LINE + 1;
-        }
+        $x += self::PADDING;
+        $at = $this->words($step->title, $x, $y + self::PADDING + 12, 'font-weight="bold" font-size="14"', self::LINE + 1);
         foreach ($step->facts as $fact) {
             foreach (self::wrapped(number_format($fact->n).' '.$fact->label) as $line) {
-                $this->fact($fact, $line, $x + self::PADDING, $at);
+                $this->fact($fact, $line, $x, $at);
                 $at += self::LINE;
             }
         }
         foreach ([...$step->rules, ...$step->people] as $i => $words) {
-            if ($i === 0 || $i === count($step->rules)) {
-                $at += 5;
-            }
-            foreach (self::wrapped($words) as $line) {
-                $this->text($line, $x + self::PADDING, $at, 'font-size="12" fill="#44545e"');
-                $at += self::LINE - 1;
-            }
+            $at += $i === 0 || $i === count($step->rules) ? 5 : 0;
+            $at = $this->words($words, $x, $at, 'font-size="12" fill="#44545e"', self::LINE - 1);
         }
+    }
+
+    /** Returns where the next line begins. */
+    private function words(string $words, int $x, int $at, string $how, int $step): int
+    {
+        foreach (self::wrapped($words) as $line) {
+            $this->text($line, $x, $at, $how);
+            $at += $step;
+        }
+
+        return $at;
     }
 
     private function fact(WorkFact $fact, string $words, int $x, int $y): void

@@ -82,16 +82,21 @@ final readonly class AnswerFinder
         $score = $part - ($sentence->has(Signs::ASIDE) ? 1.0 : 0.0) - ($sentence->has(Signs::SHOULD) ? 1.0 : 0.0) -
             ($sentence->has(Signs::OTHERS) ? 0.8 : 0.0) -
             ($sentence->has(Signs::NOT_LOOKED_FOR) ? 0.8 : 0.0) - (str_ends_with($sentence->text, '?') ? 1.0 : 0.0);
-
-        if ($this->question->kind !== QuestionKind::Instrument && ! $sentence->isFinding()) {
+        $kind = $this->question->kind;
+        if ($kind !== QuestionKind::Instrument && ! $sentence->isFinding()) {
             $score -= self::NO_FINDING;
         }
-
-        if ($this->question->kind->hasDirection() && ! $sentence->isComparison()) {
+        if ($kind->hasDirection() && ! $sentence->isComparison()) {
             $score -= self::NO_COMPARISON;
         }
 
-        return $score + match ($this->question->kind) {
+        return $score + self::figures($sentence, $kind);
+    }
+
+    /** What stands in it of what such a question is answered by. */
+    private static function figures(RecordSentence $sentence, QuestionKind $kind): float
+    {
+        return match ($kind) {
             QuestionKind::Instrument => ($sentence->has(Signs::INSTRUMENT) ? 1.0 : 0.0) +
                 ($sentence->has(Signs::NAMED) ? 0.8 : 0.0),
             QuestionKind::Prevalence => ($sentence->has(Signs::SHARE) ? 1.4 : 0.0) +

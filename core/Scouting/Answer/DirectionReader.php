@@ -155,30 +155,37 @@ final readonly class DirectionReader
             [Turns::WORSE, -$valence, false],
         ];
         foreach ($kinds as [$pattern, $sign, $isRelative]) {
-            preg_match_all('/\b(?:'.$pattern.')\b/iu', $text, $found, PREG_OFFSET_CAPTURE);
-            foreach ($found[0] as [$word, $at]) {
-                // “fell” is what is asked about, where that is falls
-                if ($at === $outcome && preg_match('/^f[ae]ll/i', $word) === 1) {
-                    continue;
-                }
-                if (
-                    preg_match('/^(?:less|fewer|more|most|least)$/i', $word) === 1 &&
-                    preg_match(
-                        '/^\s*(?:than )?(?:\d|half|'.self::COUNTS.'|or\b)/i',
-                        substr($text, $at + strlen($word)),
-                    ) === 1
-                ) {
-                    continue;
-                }
-                $distance = $outcome < 0 ? $at : abs($at - $outcome);
-                if ($distance < $least) {
-                    $least = $distance;
-                    $best = $sign * ($isRelative ? $this->polarity($text) : 1);
-                }
+            $distance = self::nearest($text, $pattern, $outcome);
+            if ($distance < $least) {
+                $least = $distance;
+                $best = $sign * ($isRelative ? $this->polarity($text) : 1);
             }
         }
 
         return $best;
+    }
+
+    /** How far from the outcome the nearest of these words stands, PHP_INT_MAX where there is none. */
+    private static function nearest(string $text, string $pattern, int $outcome): int
+    {
+        $least = PHP_INT_MAX;
+        preg_match_all('/\b(?:'.$pattern.')\b/iu', $text, $found, PREG_OFFSET_CAPTURE);
+        foreach ($found[0] as [$word, $at]) {
+            // “fell” is what is asked about, where that is falls
+            $isAsked = $at === $outcome && preg_match('/^f[ae]ll/i', $word) === 1;
+            if (! $isAsked && ! self::counts($word, substr($text, $at + strlen($word)))) {
+                $least = min($least, $outcome < 0 ? $at : abs($at - $outcome));
+            }
+        }
+
+        return $least;
+    }
+
+    /** “more than half”, “fewer than 20” */
+    private static function counts(string $word, string $after): bool
+    {
+        return preg_match('/^(?:less|fewer|more|most|least)$/i', $word) === 1 &&
+            preg_match('/^\s*(?:than )?(?:\d|half|'.self::COUNTS.'|or\b)/i', $after) === 1;
     }
 
     /** -1 where the sentence tells the outcome by its contrary. */

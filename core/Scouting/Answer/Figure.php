@@ -37,17 +37,9 @@ final class Figure
     public static function compared(string $text, callable $isWithout): int
     {
         $unit = '\s*(?:%|per cent|percent|hours?|minutes?|points?|days?)?';
-        $pairs = [
-            '/\bfrom (?:a (?:mean|median) of )?'.self::NUMBER.'[^.;]{0,60}?\bto '.self::NUMBER.'/u' => -1,
-            '/'.self::NUMBER.$unit.'(?: \p{L}+){0,3}? (?:before)\b[^;]{0,60}?\b(?:and|to)\b[^;\d]{0,40}'.
-                self::NUMBER.$unit.'[^;]{0,30}\b(?:after|afterwards|later|year after)/u' => -1,
-            '/\b[Bb]efore\b[^\d]{0,80}?'.self::NUMBER.$unit.
-                '[^\d]{0,120}?\b(?:after|afterwards)\b[^\d]{0,40}'.self::NUMBER.'/u' => -1,
-        ];
-        foreach ($pairs as $pattern => $sign) {
-            if (preg_match($pattern, $text, $found) === 1) {
-                return $sign * (self::value($found[1]) <=> self::value($found[2]));
-            }
+        $change = self::change($text, $unit);
+        if ($change !== null) {
+            return $change;
         }
         $figure = self::NUMBER.$unit;
         $pair = "/^(.*?){$figure}([^;]{0,80}?)".self::SET_AGAINST."([^;\d]{0,40}){$figure}([^;,.]{0,60})/u";
@@ -60,6 +52,25 @@ final class Figure
         [$first, $second] = $isNamedAfter ? [$after, $last] : [mb_substr($before, -60), $joint];
 
         return $isWithout($first) && ! $isWithout($second) ? -$way : $way;
+    }
+
+    /** Of a figure before and one after, which way it went; null where there are none. */
+    private static function change(string $text, string $unit): ?int
+    {
+        $pairs = [
+            '/\bfrom (?:a (?:mean|median) of )?'.self::NUMBER.'[^.;]{0,60}?\bto '.self::NUMBER.'/u',
+            '/'.self::NUMBER.$unit.'(?: \p{L}+){0,3}? (?:before)\b[^;]{0,60}?\b(?:and|to)\b[^;\d]{0,40}'.
+                self::NUMBER.$unit.'[^;]{0,30}\b(?:after|afterwards|later|year after)/u',
+            '/\b[Bb]efore\b[^\d]{0,80}?'.self::NUMBER.$unit.
+                '[^\d]{0,120}?\b(?:after|afterwards)\b[^\d]{0,40}'.self::NUMBER.'/u',
+        ];
+        foreach ($pairs as $pattern) {
+            if (preg_match($pattern, $text, $found) === 1) {
+                return self::value($found[2]) <=> self::value($found[1]);
+            }
+        }
+
+        return null;
     }
 
     /** The sign of a difference that is told with those who have it first, as is the custom. */

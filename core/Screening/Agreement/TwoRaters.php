@@ -103,17 +103,27 @@ final readonly class TwoRaters
             return new Kappa($po, $pe);
         }
         $kappa = ($po - $pe) / (1 - $pe);
-        $sum = 0.0;
-        for ($i = 0; $i < $this->k; $i++) {
-            for ($j = 0; $j < $this->k; $j++) {
-                $sum +=
-                    ($this->table[$i][$j] / $this->n) *
-                    ($weight($i, $j) * (1 - $pe) - ($r[$i] + $c[$j]) * (1 - $po)) ** 2;
-            }
-        }
-        $variance = ($sum - ($po * $pe - 2 * $pe + $po) ** 2) / ($this->n * (1 - $pe) ** 4);
+        $spread = fn (int $i, int $j): float => $weight($i, $j) * (1 - $pe) - ($r[$i] + $c[$j]) * (1 - $po);
+        $variance = ($this->sumOfSquares($spread) - ($po * $pe - 2 * $pe + $po) ** 2) / ($this->n * (1 - $pe) ** 4);
         $error = $variance < 1e-14 ? 0.0 : sqrt($variance);
 
         return new Kappa($po, $pe, $kappa, $error, $kappa - self::Z * $error, $kappa + self::Z * $error);
+    }
+
+    /**
+     * Over all cells, by the share of items in each.
+     *
+     * @param  callable(int, int): float  $spread
+     */
+    private function sumOfSquares(callable $spread): float
+    {
+        $sum = 0.0;
+        for ($i = 0; $i < $this->k; $i++) {
+            for ($j = 0; $j < $this->k; $j++) {
+                $sum += ($this->table[$i][$j] / $this->n) * $spread($i, $j) ** 2;
+            }
+        }
+
+        return $sum;
     }
 }

@@ -138,14 +138,7 @@ final class Printer
         if (count($this->fields) > 1 && $this->dialect->data['fieldScope'] === 'term') {
             return $this->eachField($node);
         }
-        $distance = $node->distance;
-        if ($distance > $proximity['furthest']) {
-            $this->notes[] = TranslationNote::changed(
-                $this->inOurWords($node),
-                "the distance goes to {$proximity['furthest']} at most here, which finds less",
-            );
-            $distance = $proximity['furthest'];
-        }
+        $distance = $this->distance($node, $proximity['furthest']);
         $binds = $proximity['binds'] === 'as-boolean' ? 1 : 4;
         $text = strtr($proximity['form'], [
             '{left}' => $this->node($node->left, $binds + 1),
@@ -154,6 +147,18 @@ final class Printer
         ]);
 
         return new Printed($text, $binds);
+    }
+
+    private function distance(Near $node, int $furthest): int
+    {
+        if ($node->distance > $furthest) {
+            $this->notes[] = TranslationNote::changed(
+                $this->inOurWords($node),
+                "the distance goes to {$furthest} at most here, which finds less",
+            );
+        }
+
+        return min($node->distance, $furthest);
     }
 
     private function fielded(Fielded $node): Printed
@@ -288,20 +293,22 @@ final class Printer
         if (array_filter($used, fn (string $mask): bool => $own[$mask] === null) !== []) {
             return $this->cutAtMask($word, $shown);
         }
-        foreach (
-            [Mask::ONE => ['one', 'one letter'], Mask::MAYBE => ['maybe', 'one letter or none']] as $mask => [$key, $words]
-        ) {
-            if (in_array($mask, $used, true) && ($signs[$key] ?? null) === null) {
-                $this->notes[] = TranslationNote::changed(
-                    $shown,
-                    "no sign for {$words} here; searched with the sign for any number of letters, which finds more",
-                );
-            }
-        }
+        $this->noteWider(in_array(Mask::ONE, $used, true) && ! isset($signs['one']), $shown, 'one letter');
+        $this->noteWider(in_array(Mask::MAYBE, $used, true) && ! isset($signs['maybe']), $shown, 'one letter or none');
         $pieces = preg_split('/([*?~])/', $word->text, -1, PREG_SPLIT_DELIM_CAPTURE) ?: [];
 
         return implode('', array_map(fn (string $piece): string => $own[$piece] ?? $this->escaped($piece), $pieces)).
             $this->ending($word);
+    }
+
+    private function noteWider(bool $isWider, string $shown, string $what): void
+    {
+        if ($isWider) {
+            $this->notes[] = TranslationNote::changed(
+                $shown,
+                "no sign for {$what} here; searched with the sign for any number of letters, which finds more",
+            );
+        }
     }
 
     private function cutAtMask(Word $word, string $shown): string

@@ -43,30 +43,26 @@ final class LostItem
             ...self::byNames($title, $abstract, $own, $others, $placed),
             ...self::byTitle($title, $own, $others, $placed),
         ];
-        usort(
-            $found,
-            fn (Candidate $a, Candidate $b): int => [$a->ground->value, -$a->nearness] <=> [
-                $b->ground->value,
-                -$b->nearness,
-            ],
-        );
+        $order = fn (Candidate $one): array => [$one->ground->value, -$one->nearness];
+        usort($found, fn (Candidate $a, Candidate $b): int => $order($a) <=> $order($b));
         // one that only shares the top of a branch says little beside one that is nearer
         $best = max([0, ...array_map(fn (Candidate $one): int => $one->nearness, $found)]);
         $kept = [];
         foreach ($found as $one) {
-            $isWithin =
-                $one->ground === Ground::WordOfTitle &&
-                array_filter(
-                    $found,
-                    fn (Candidate $other): bool => $other !== $one &&
-                        in_array($one->text, Words::of($other->text), true),
-                ) !== [];
-            if (! $isWithin && ($one->nearness > 1 || $best < 2 || $one->nearness === 0)) {
+            if (! self::isWithinAnother($one, $found) && ($one->nearness > 1 || $best < 2 || $one->nearness === 0)) {
                 $kept[$one->text] ??= $one;
             }
         }
 
         return array_slice(array_values($kept), 0, self::COUNTED);
+    }
+
+    /** @param  list<Candidate>  $all */
+    private static function isWithinAnother(Candidate $one, array $all): bool
+    {
+        $holds = fn (Candidate $other): bool => $other !== $one && in_array($one->text, Words::of($other->text), true);
+
+        return $one->ground === Ground::WordOfTitle && array_filter($all, $holds) !== [];
     }
 
     /**

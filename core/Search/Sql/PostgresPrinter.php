@@ -283,38 +283,35 @@ final readonly class PostgresPrinter
     {
         $related = $this->table->related[$field->value] ?? null;
         if ($related !== null && $field !== Field::Decision) {
-            return $related('@@ ?::tsquery', [
-                $this->tsquery($node, '') ??
-                throw CannotAnswer::because(
-                    "The field “{$field->value}” is searched by words, phrases and combinations of them.",
-                ),
-            ]);
-        }
-        $column =
-            $related !== null
-                ? ''
-                : $this->table->exact[$field->value] ??
-                    throw CannotAnswer::because("There is no field “{$field->value}” here.");
-        $values = [];
-        foreach (
-            $node instanceof Operation && $node->operator === Operator::Or ? $node->operands : [$node] as $operand
-        ) {
-            $values[] = match (true) {
-                $operand instanceof Word && ! $operand->truncated && ! $operand->isMasked() => mb_strtolower(
-                    $operand->text,
-                ),
-                $operand instanceof Phrase => mb_strtolower(
-                    implode(' ', array_map(fn (Word $w): string => $w->text, $operand->words)),
-                ),
-                default => throw CannotAnswer::because(
-                    "The field “{$field->value}” is compared whole: give it a value, or several joined by OR.",
-                ),
-            };
-        }
+            $words = $this->tsquery($node, '') ?? throw CannotAnswer::because(
+                "The field “{$field->value}” is searched by words, phrases and combinations of them.",
+            );
 
+            return $related('@@ ?::tsquery', [$words]);
+        }
+        $column = $related !== null ? '' : $this->table->exact[$field->value]
+            ?? throw CannotAnswer::because("There is no field “{$field->value}” here.");
+        $operands = $node instanceof Operation && $node->operator === Operator::Or ? $node->operands : [$node];
+        $values = array_map(fn (Node $operand): string => self::compared($operand, $field), array_values($operands));
         $among = 'IN ('.implode(', ', array_fill(0, count($values), '?')).')';
 
         return $related !== null ? $related($among, $values) : new SqlCondition("{$column} {$among}", $values);
+    }
+
+    /** The value that a field is compared with. */
+    private static function compared(Node $operand, Field $field): string
+    {
+        $isPlain = $operand instanceof Word && ! $operand->truncated && ! $operand->isMasked();
+
+        return match (true) {
+            $isPlain => mb_strtolower($operand->text),
+            $operand instanceof Phrase => mb_strtolower(
+                implode(' ', array_map(fn (Word $w): string => $w->text, $operand->words)),
+            ),
+            default => throw CannotAnswer::because(
+                "The field “{$field->value}” is compared whole: give it a value, or several joined by OR.",
+            ),
+        };
     }
 
     private function heading(Heading $node): SqlCondition
@@ -328,27 +325,10 @@ final readonly class PostgresPrinter
         if ($node->less !== []) {
             throw CannotAnswer::because('A branch that is left out has to be written out before a search.');
         }
-        $number = $this->table->headings->numberOf($node->label);
-        if ($number === null) {
-            throw CannotAnswer::because("The thesaurus has no heading “{$node->label}”.");
-        }
+        $number = $this->table->headings->numberOf($node->label)
+            ?? throw CannotAnswer::because("The thesaurus has no heading “{$node->label}”.");
         if ($node->qualifiers !== []) {
-            $pairs = array_map(
-                fn (string $qualifier): string => $number.
-                    ($node->narrower ? '+' : '').
-                    ($node->major ? '!' : '').
-                    '/'.
-                    mb_strtolower($qualifier),
-                $node->qualifiers,
-            );
-
-            // several qualifiers on one heading: any of them
-            return new SqlCondition(
-                "{$this->table->qualifiedColumn} && ARRAY[".
-                    implode(', ', array_fill(0, count($pairs), '?')).
-                    ']::text[]',
-                $pairs,
-            );
+            return $this->qualified($node, $number);
         }
         $column = match (true) {
             $node->major && $node->narrower => $this->table->majorClosureColumn,
@@ -358,6 +338,16 @@ final readonly class PostgresPrinter
         };
 
         return new SqlCondition("{$column} @> ARRAY[?]::integer[]", [$number]);
+    }
+
+    /** Several qualifiers on one heading: any of them. */
+    private function qualified(Heading $node, int $number): SqlCondition
+    {
+        $ahead = $number.($node->narrower ? '+' : '').($node->major ? '!' : '').'/';
+        $pairs = array_map(fn (string $qualifier): string => $ahead.mb_strtolower($qualifier), $node->qualifiers);
+        $places = implode(', ', array_fill(0, count($pairs), '?'));
+
+        return new SqlCondition("{$this->table->qualifiedColumn} && ARRAY[{$places}]::text[]", $pairs);
     }
 
     private function limit(Limit $node): SqlCondition

@@ -253,24 +253,28 @@ final readonly class StrategyChange
         if (count($numbers) < 2) {
             throw new BadStrategy('Choose at least two lines to combine.');
         }
-        $how === 'not' || sort($numbers);
-        $text = match ($how) {
-            'or' => 'any('.LineNumbers::ranges($numbers).')',
-            'and' => count($numbers) === 2
-                ? "#{$numbers[0]} AND #{$numbers[1]}"
-                : 'all('.LineNumbers::ranges($numbers).')',
-            'not' => implode(' NOT ', array_map(fn (int $number): string => "#{$number}", $numbers)),
-            default => throw new BadStrategy('Lines are combined with OR, AND or NOT.'),
-        };
-
         // what is fetched is changed by whoever says so, and not by the way
         $fetched = $this->strategy->resultNumber();
         $combined = $this->strategy->withLineAt(
             count($this->strategy->lines) + 1,
-            new StrategyLine(($this->newId)(), $text),
+            new StrategyLine(($this->newId)(), self::combined($numbers, $how)),
         );
 
         return $fetched === null ? $combined : $combined->withResult($this->strategy->lines[$fetched - 1]->id);
+    }
+
+    /** @param  list<int>  $numbers */
+    private static function combined(array $numbers, string $how): string
+    {
+        $how === 'not' || sort($numbers);
+        $all = count($numbers) === 2 ? "#{$numbers[0]} AND #{$numbers[1]}" : 'all('.LineNumbers::ranges($numbers).')';
+
+        return match ($how) {
+            'or' => 'any('.LineNumbers::ranges($numbers).')',
+            'and' => $all,
+            'not' => implode(' NOT ', array_map(fn (int $number): string => "#{$number}", $numbers)),
+            default => throw new BadStrategy('Lines are combined with OR, AND or NOT.'),
+        };
     }
 
     /** @param  array<mixed>  $blocks  names and terms; what is on the board already stays */

@@ -129,22 +129,27 @@ final readonly class RowChoice
         if ($this->several === SeveralGroups::Split) {
             $why[] = "{$count} groups against one comparator, which is shared out among them";
 
-            return array_map(
-                fn (ReportedRow $row): ChosenRow => new ChosenRow(
-                    $study,
-                    [$row->id],
-                    new Used($row->used->one, $shared->shared($count), $row->used->steps),
-                    $row->arms,
-                    implode('; ', $why),
-                ),
-                $rows,
-            );
+            return self::sharedOut($study, $rows, $shared->shared($count), implode('; ', $why));
         }
         $why[] = "{$count} groups against one comparator, taken together";
         $one = Group::combined(array_map(fn (ReportedRow $row): Group => $row->used->one ?? new Group(null), $rows));
         $steps = array_merge(...array_map(fn (ReportedRow $row): array => $row->used->steps, $rows));
 
         return [new ChosenRow($study, $ids, new Used($one, $shared, $steps), '', implode('; ', $why))];
+    }
+
+    /**
+     * @param  non-empty-list<ReportedRow>  $rows
+     * @return list<ChosenRow>
+     */
+    private static function sharedOut(string $study, array $rows, Group $part, string $why): array
+    {
+        $used = fn (ReportedRow $row): Used => new Used($row->used->one, $part, $row->used->steps);
+
+        return array_map(
+            fn (ReportedRow $row): ChosenRow => new ChosenRow($study, [$row->id], $used($row), $row->arms, $why),
+            $rows,
+        );
     }
 
     /**

@@ -64,27 +64,9 @@ final readonly class MapPlot
     {
         $draw = new Drawing(13.0);
         $this->patterns($draw);
-        foreach ($this->map->columns as $at => $column) {
-            foreach (Words::wrapped($draw, $column, self::CELL - 8, 2) as $line => $words) {
-                $draw->text(
-                    $this->cell(0, $at)->x + self::CELL / 2,
-                    22 + 16 * $line,
-                    $words,
-                    ['text-anchor' => 'middle'],
-                );
-            }
-        }
+        $this->columnHeads($draw);
         foreach ($this->map->rows as $down => $row) {
-            $y = $this->cell($down, 0)->y + self::HEIGHT / 2;
-            $lines = Words::wrapped($draw, $row, $this->labelWidth, 2);
-            foreach ($lines as $line => $words) {
-                $draw->text(
-                    $this->labelWidth + 8,
-                    $y + 4 + 16 * ($line - (count($lines) - 1) / 2),
-                    $words,
-                    ['text-anchor' => 'end'],
-                );
-            }
+            $this->rowHead($draw, $down, $row);
             foreach ($this->map->columns as $across => $column) {
                 $this->drawn($draw, $down, $across, $links[$row][$column] ?? '', $chosen === [$row, $column]);
             }
@@ -94,6 +76,26 @@ final readonly class MapPlot
             count($this->map->rows) * count($this->map->columns).' cells have none.';
 
         return $draw->svg($this->width(), $this->height(), $title, $about, $isFile, $links !== []);
+    }
+
+    private function columnHeads(Drawing $draw): void
+    {
+        foreach ($this->map->columns as $at => $column) {
+            $middle = $this->cell(0, $at)->x + self::CELL / 2;
+            foreach (Words::wrapped($draw, $column, self::CELL - 8, 2) as $line => $words) {
+                $draw->text($middle, 22 + 16 * $line, $words, ['text-anchor' => 'middle']);
+            }
+        }
+    }
+
+    private function rowHead(Drawing $draw, int $down, string $row): void
+    {
+        $y = $this->cell($down, 0)->y + self::HEIGHT / 2;
+        $lines = Words::wrapped($draw, $row, $this->labelWidth, 2);
+        foreach ($lines as $line => $words) {
+            $below = $y + 4 + 16 * ($line - (count($lines) - 1) / 2);
+            $draw->text($this->labelWidth + 8, $below, $words, ['text-anchor' => 'end']);
+        }
     }
 
     private function drawn(Drawing $draw, int $down, int $across, string $link, bool $isChosen): void

@@ -143,26 +143,23 @@ final class RisReader implements RecognisesItself, ReferenceReader
         // the code itself is kept where it says more than our type does
         $extra = $type === '' || $type === RisTags::code($known) ? [] : [new SourceField('TY', $type)];
 
-        $reference = new Reference(
-            type: $known,
-            title: $values['title'],
-            authors: NameList::inverted($record->takeAll(RisTags::AUTHORS)),
-            editors: NameList::inverted($record->takeAll(RisTags::EDITORS)),
-            year: $year,
-            doi: Doi::named($values['doi'], [...$urls, ...$elsewhere]),
-            urls: $urls,
-            keywords: $record->takeAll(RisTags::KEYWORDS),
-            issn: $numbers->issn,
-            isbn: $numbers->isbn,
-            extra: [...$extra, ...$numbers->left, ...$this->unlessYear($record->rest(), $year)],
-            source: $record->source,
-            line: $record->line,
-        );
+        $reference = Reference::of([
+            ...$values,
+            'type' => $known,
+            'authors' => NameList::inverted($record->takeAll(RisTags::AUTHORS)),
+            'editors' => NameList::inverted($record->takeAll(RisTags::EDITORS)),
+            'year' => $year,
+            'doi' => Doi::named($values['doi'], [...$urls, ...$elsewhere]),
+            'urls' => $urls,
+            'keywords' => $record->takeAll(RisTags::KEYWORDS),
+            'issn' => $numbers->issn,
+            'isbn' => $numbers->isbn,
+            'extra' => [...$extra, ...$numbers->left, ...$this->unlessYear($record->rest(), $year)],
+            'source' => $record->source,
+            'line' => $record->line,
+        ]);
 
-        return UnreadableRecord::unlessEmpty(
-            $reference->with(array_diff_key($values, ['doi' => 1])),
-            'Add a TI line, or leave it out.',
-        );
+        return UnreadableRecord::unlessEmpty($reference, 'Add a TI line, or leave it out.');
     }
 
     private static function year(TaggedRecord $record): ?int

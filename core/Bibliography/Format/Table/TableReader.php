@@ -7,6 +7,7 @@ namespace WaryHeron\Core\Bibliography\Format\Table;
 use WaryHeron\Core\Bibliography\Doi;
 use WaryHeron\Core\Bibliography\Format\Csv\CsvLine;
 use WaryHeron\Core\Bibliography\Format\ReferenceReader;
+use WaryHeron\Core\Bibliography\Format\SaidType;
 use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
 use WaryHeron\Core\Bibliography\IssuedDate;
@@ -14,7 +15,6 @@ use WaryHeron\Core\Bibliography\Keywords;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\NameList;
 use WaryHeron\Core\Bibliography\Pages;
-use WaryHeron\Core\Bibliography\PublicationType;
 use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Bibliography\SourceField;
 use WaryHeron\Core\Bibliography\StandardNumber;
@@ -98,7 +98,7 @@ final class TableReader
             ? Pages::of($value('pages'))
             : new Pages($value('firstPage'), $value('lastPage'));
         $urls = preg_split('/[\s;]+(?=\w+:\/\/)|\s+/', $value('url'), -1, PREG_SPLIT_NO_EMPTY) ?: [];
-        $type = $this->type($value('type'));
+        $type = SaidType::of($value('type'));
         $isOther = $value('type') !== '' && $value('type') !== $type->value;
 
         $reference = new Reference(
@@ -216,30 +216,6 @@ final class TableReader
     private function authors(string $text): array
     {
         return array_map(Name::indexed(...), NameList::written($text));
-    }
-
-    private function type(string $text): PublicationType
-    {
-        $plain = strtolower($text);
-
-        return PublicationType::tryFrom($plain) ??
-            match (true) {
-                $plain === '', str_contains($plain, 'article') => PublicationType::Article,
-                str_contains($plain, 'conference'),
-                str_contains($plain, 'meeting'),
-                str_contains($plain, 'proceeding') => PublicationType::Conference,
-                str_contains($plain, 'chapter') => PublicationType::Chapter,
-                str_contains($plain, 'thesis'), str_contains($plain, 'dissertation') => PublicationType::Thesis,
-                str_contains($plain, 'preprint') => PublicationType::Preprint,
-                str_contains($plain, 'register'), str_contains($plain, 'registry') => PublicationType::RegisterEntry,
-                str_contains($plain, 'report') => PublicationType::Report,
-                str_contains($plain, 'book') => PublicationType::Book,
-                str_contains($plain, 'journal'),
-                str_contains($plain, 'review'),
-                str_contains($plain, 'editorial'),
-                str_contains($plain, 'letter') => PublicationType::Article,
-                default => PublicationType::Other,
-            };
     }
 
     /** @return list<SourceField> what CsvWriter puts into its last column */

@@ -30,26 +30,11 @@ final readonly class Ranking
         $passages = $paper->told();
         $words = array_map(fn (Passage $one): array => array_count_values(Stems::of($one->text)), $passages);
         $length = max(1.0, array_sum(array_map(array_sum(...), $words)) / max(1, count($words)));
-        $holding = [];
-        foreach ($words as $counts) {
-            foreach (array_keys(array_intersect_key($counts, $asked)) as $word) {
-                $holding[$word] = ($holding[$word] ?? 0) + 1;
-            }
-        }
+        $weights = self::weights($asked, $words);
         $ranked = [];
         $most = 0.0;
         foreach ($words as $i => $counts) {
-            $score = 0.0;
-            foreach ($asked as $word => $weight) {
-                $n = $counts[$word] ?? 0;
-                if ($n > 0) {
-                    $rare = log(1 + (count($words) - $holding[$word] + 0.5) / ($holding[$word] + 0.5));
-                    $score +=
-                        ($weight * $rare * $n * (self::K + 1)) /
-                        ($n + self::K * (1 - self::B + (self::B * array_sum($counts)) / $length));
-                }
-            }
-            $score *= 1 + 0.4 * Traps::trust($passages[$i]->section);
+            $score = self::score($weights, $counts, $length) * (1 + 0.4 * Traps::trust($passages[$i]->section));
             if ($score > 0) {
                 $ranked[] = [$passages[$i], $score];
                 $most = max($most, $score);
@@ -60,6 +45,47 @@ final readonly class Ranking
         return new self(
             array_map(fn (array $one): RankedPassage => new RankedPassage($one[0], $one[1] / $most), $ranked),
         );
+    }
+
+    /**
+     * What each word that is asked for weighs: the more, the fewer passages hold it.
+     *
+     * @param  array<array-key, float>  $asked
+     * @param  array<int, array<array-key, int>>  $words  counts by passage
+     * @return array<array-key, float>
+     */
+    private static function weights(array $asked, array $words): array
+    {
+        $holding = array_fill_keys(array_keys($asked), 0);
+        foreach ($words as $counts) {
+            foreach (array_keys(array_intersect_key($counts, $asked)) as $word) {
+                $holding[$word]++;
+            }
+        }
+        $weights = [];
+        foreach ($asked as $word => $weight) {
+            $weights[$word] = $weight * log(1 + (count($words) - $holding[$word] + 0.5) / ($holding[$word] + 0.5));
+        }
+
+        return $weights;
+    }
+
+    /**
+     * BM25 of one passage.
+     *
+     * @param  array<array-key, float>  $weights
+     * @param  array<array-key, int>  $counts
+     */
+    private static function score(array $weights, array $counts, float $length): float
+    {
+        $score = 0.0;
+        $norm = self::K * (1 - self::B + (self::B * array_sum($counts)) / $length);
+        foreach ($weights as $word => $weight) {
+            $n = $counts[$word] ?? 0;
+            $score += $n === 0 ? 0.0 : ($weight * $n * (self::K + 1)) / ($n + $norm);
+        }
+
+        return $score;
     }
 
     /** @return list<RankedPassage> */

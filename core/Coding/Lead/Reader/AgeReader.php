@@ -54,39 +54,36 @@ final class AgeReader implements LeadReader
     {
         $leads = [];
         foreach ($paper->told() as $passage) {
-            if (Traps::isCited($passage)) {
-                continue;
-            }
-            if ($passage->isRow()) {
-                $leads = [...$leads, ...$this->inRow($passage)];
-
-                continue;
-            }
-            foreach ($passage->has(self::MAY_TELL) ? self::PATTERNS : [] as $pattern => $weight) {
-                if (preg_match("/{$pattern}/u", $passage->text, $found) === 1 && ! self::isOther($passage->text)) {
-                    $value = (float) Figures::value($found[1]);
-                    $isArm = preg_match('/\b(?:respectively|group|arm|against|compared)\b/iu', $passage->text) === 1;
-                    $score =
-                        1.2 +
-                        $weight +
-                        Traps::trust($passage->section) -
-                        ($isArm ? 0.5 : 0.0) -
-                        (Traps::isEntry($passage->text) ? 0.8 : 0.0);
-                    if ($value > 0 && $value < 115) {
-                        $leads[] = Lead::from(
-                            $passage,
-                            Figures::told($value),
-                            $score,
-                            'it is called a mean age',
-                            'years',
-                        );
-                    }
-                    break;
-                }
+            if (! Traps::isCited($passage)) {
+                $found = $passage->isRow() ? $this->inRow($passage) : array_filter([$this->inSentence($passage)]);
+                $leads = [...$leads, ...$found];
             }
         }
 
         return $leads;
+    }
+
+    private function inSentence(Passage $passage): ?Lead
+    {
+        foreach ($passage->has(self::MAY_TELL) ? self::PATTERNS : [] as $pattern => $weight) {
+            if (preg_match("/{$pattern}/u", $passage->text, $found) === 1 && ! self::isOther($passage->text)) {
+                $value = (float) Figures::value($found[1]);
+                $score = 1.2 + $weight + Traps::trust($passage->section) -
+                    (self::isOfArms($passage) ? 0.5 : 0.0) -
+                    (Traps::isEntry($passage->text) ? 0.8 : 0.0);
+
+                return $value > 0 && $value < 115
+                    ? Lead::from($passage, Figures::told($value), $score, 'it is called a mean age', 'years')
+                    : null;
+            }
+        }
+
+        return null;
+    }
+
+    private static function isOfArms(Passage $passage): bool
+    {
+        return preg_match('/\b(?:respectively|group|arm|against|compared)\b/iu', $passage->text) === 1;
     }
 
     /** A median, the means of two groups, the age of a building: none is the mean of all. */

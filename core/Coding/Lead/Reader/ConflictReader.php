@@ -36,29 +36,39 @@ final class ConflictReader implements LeadReader
         $some = $this->option($item, '/^declared|yes|present|stated/i');
         $leads = [];
         foreach ($paper->told() as $passage) {
-            $isThere = preg_match('/interest|disclos|conflict|competing/iu', $passage->heading) === 1;
-            $isNear = self::isOfAuthors($passage);
             $isText = $passage->kind !== BlockKind::Heading && ! $passage->isRow();
-            if (! $isText || (! $isThere && ! $isNear && ! $passage->has(self::ABOUT))) {
-                continue;
-            }
-            $isDeclared = $isThere || preg_match(self::DECLARED, $passage->text) === 1;
-            $base =
-                ($passage->section === SectionKind::Declarations ? 1.0 : 0.0) +
-                ($isThere ? 0.8 : 0.0) +
-                ($isDeclared ? 0.8 : 0.0);
-            $denies = preg_match(self::NONE, $passage->text) === 1;
-            // where the others have none, one has some
-            $isOfOthers = $denies && preg_match('/\b(?:other|remaining) authors?\b/iu', $passage->text) === 1;
-            $states = ($isDeclared || $isNear) && self::states($passage->text);
-            if (($states || ($isOfOthers && $isDeclared)) && $some !== null) {
-                $leads[] = Lead::from($passage, $some, $base + 1.9, 'somebody states an interest');
-            } elseif ($denies && $isDeclared && $none !== null) {
-                $leads[] = Lead::from($passage, $none, $base + 1.2, 'the authors say that there is none');
-            }
+            $leads[] = $isText ? $this->lead($passage, $none, $some) : null;
         }
 
-        return $leads;
+        return array_values(array_filter($leads));
+    }
+
+    /**
+     * @param  ?string  $none  what the item calls it that there is none
+     * @param  ?string  $some  what it calls one that is stated
+     */
+    private function lead(Passage $passage, ?string $none, ?string $some): ?Lead
+    {
+        $isThere = preg_match('/interest|disclos|conflict|competing/iu', $passage->heading) === 1;
+        $isNear = self::isOfAuthors($passage);
+        if (! $isThere && ! $isNear && ! $passage->has(self::ABOUT)) {
+            return null;
+        }
+        $isDeclared = $isThere || preg_match(self::DECLARED, $passage->text) === 1;
+        $base =
+            ($passage->section === SectionKind::Declarations ? 1.0 : 0.0) +
+            ($isThere ? 0.8 : 0.0) +
+            ($isDeclared ? 0.8 : 0.0);
+        $denies = preg_match(self::NONE, $passage->text) === 1;
+        // where the others have none, one has some
+        $isOfOthers = $denies && preg_match('/\b(?:other|remaining) authors?\b/iu', $passage->text) === 1;
+        $states = ($isDeclared || $isNear) && self::states($passage->text);
+
+        return match (true) {
+            ($states || ($isOfOthers && $isDeclared)) && $some !== null => Lead::from($passage, $some, $base + 1.9, 'somebody states an interest'),
+            $denies && $isDeclared && $none !== null => Lead::from($passage, $none, $base + 1.2, 'the authors say that there is none'),
+            default => null,
+        };
     }
 
     /** Whether it begins with an author, among what authors declare. */

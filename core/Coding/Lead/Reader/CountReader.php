@@ -200,26 +200,29 @@ final class CountReader implements LeadReader
         // “three of the 51 randomised nurses”: it is said of the 51
         $describes = preg_match(self::DESCRIBES, substr($text, $at, strlen($said) + 30)) === 1;
         foreach ($counts as $i => $count) {
-            $isAfter = $count->at >= $end;
-            $words = match (true) {
-                $isAfter => substr($text, $end, $count->at - $end),
-                $count->end <= $at => substr($text, $count->end, $at - $count->end),
-                default => null,
-            };
-            if ($words === null || strlen(trim($words)) > 110 || preg_match('/[;:]|\.\s/u', $words) === 1) {
+            $words = self::between($count, $text, $at, $end);
+            $isFurther = $count->at >= $end && ($best !== null || ! self::isRightAfter((string) $words));
+            if ($words === null || $isFurther || ($best !== null && strlen($words) >= strlen($best->between))) {
                 continue;
             }
-            if ($isAfter && ($best !== null || ! self::isRightAfter($words))) {
-                continue;
-            }
-            if ($best === null || strlen($words) < strlen($best->between)) {
-                $isOwn = $describes && trim($words) === '';
-                $whole = $isOwn ? $count : self::ofSoMany($counts[$i - 1] ?? null, $count, $text);
-                $best = new NearCount($whole, $words);
-            }
+            $isOwn = $describes && trim($words) === '';
+            $whole = $isOwn ? $count : self::ofSoMany($counts[$i - 1] ?? null, $count, $text);
+            $best = new NearCount($whole, $words);
         }
 
         return $best;
+    }
+
+    /** The words between a count and what is said from one place to another; null where they are not of one clause. */
+    private static function between(Count $count, string $text, int $from, int $to): ?string
+    {
+        $words = match (true) {
+            $count->at >= $to => substr($text, $to, $count->at - $to),
+            $count->end <= $from => substr($text, $count->end, $from - $count->end),
+            default => null,
+        };
+
+        return $words === null || strlen(trim($words)) > 110 || preg_match('/[;:]|\.\s/u', $words) === 1 ? null : $words;
     }
 
     private static function isRightAfter(string $words): bool

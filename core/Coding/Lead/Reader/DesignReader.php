@@ -167,18 +167,45 @@ final class DesignReader implements LeadReader
         $own = array_filter($paper->told(), self::speaksOfItself(...));
         foreach (self::SIGNS as $kind => $signs) {
             foreach ($signs as $pattern => $weight) {
-                $heard = 0;
-                foreach ($own as $passage) {
-                    if ($heard < 2 && $passage->has($pattern)) {
-                        $isTitle = $passage->section === SectionKind::Title;
-                        $scores[$kind] =
-                            ($scores[$kind] ?? 0) + $weight * ($heard === 0 ? 1.0 : 0.35) * ($isTitle ? 1.6 : 1.0);
-                        $best[$kind] ??= $passage;
-                        $heard++;
-                    }
+                $holding = self::firstTwo($own, $pattern);
+                foreach ($holding as $heard => $passage) {
+                    $isTitle = $passage->section === SectionKind::Title;
+                    $scores[$kind] =
+                        ($scores[$kind] ?? 0) + $weight * ($heard === 0 ? 1.0 : 0.35) * ($isTitle ? 1.6 : 1.0);
+                    $best[$kind] ??= $passage;
                 }
             }
         }
+        $scores = self::withoutPlainer($scores);
+        arsort($scores);
+
+        return new HeardDesigns($scores, $best);
+    }
+
+    /**
+     * @param  array<int, Passage>  $passages
+     * @return list<Passage>
+     */
+    private static function firstTwo(array $passages, string $pattern): array
+    {
+        $found = [];
+        foreach ($passages as $passage) {
+            if (count($found) < 2 && $passage->has($pattern)) {
+                $found[] = $passage;
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * Where a design is heard that another word for is less exact, the other's share goes over to it.
+     *
+     * @param  array<string, float>  $scores
+     * @return array<string, float>
+     */
+    private static function withoutPlainer(array $scores): array
+    {
         foreach (self::OVER as [$one, $other]) {
             [$plain, $less] = [$scores[$one] ?? 0.0, $scores[$other] ?? 0.0];
             if ($plain >= 1.4 && $less > 0.0) {
@@ -186,9 +213,8 @@ final class DesignReader implements LeadReader
                 $scores[$other] = 0.3 * $less;
             }
         }
-        arsort($scores);
 
-        return new HeardDesigns($scores, $best);
+        return $scores;
     }
 
     private static function speaksOfItself(Passage $passage): bool

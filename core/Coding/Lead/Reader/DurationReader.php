@@ -88,11 +88,7 @@ final class DurationReader implements LeadReader
             $days = (float) $amount * self::LONG[$unit];
             if ($amount !== null && $amount > 0 && $days >= 0.5) {
                 [$told, $at] = $one[0];
-                $score =
-                    1.2 +
-                    Traps::trust($passage->section) * 0.6 +
-                    $this->cues(substr($passage->text, max(0, $at - 90), 180 + strlen($told))) +
-                    ($passage->section === SectionKind::Methods ? 0.3 : 0.0) -
+                $score = $this->around($passage, $told, $at) -
                     ($unit === 'year' ? 0.4 : 0.0) -
                     ($days < 2 ? 0.5 : 0.0) -
                     (self::isOfWhatGoesBefore($passage->text, $at, strlen($told)) ? 1.5 : 0.0);
@@ -101,6 +97,15 @@ final class DurationReader implements LeadReader
         }
 
         return $leads;
+    }
+
+    /** How far what stands around a time speaks for it. */
+    private function around(Passage $passage, string $told, int $at): float
+    {
+        return 1.2 +
+            Traps::trust($passage->section) * 0.6 +
+            $this->cues(substr($passage->text, max(0, $at - 90), 180 + strlen($told))) +
+            ($passage->section === SectionKind::Methods ? 0.3 : 0.0);
     }
 
     /** “A six-week run-in”, “a wash-out of 2 weeks”. */

@@ -253,26 +253,44 @@ final class FemaleReader implements LeadReader
         $isPercent =
             preg_match('/%|per cent|percent/iu', $label) === 1 && preg_match('/\bn\b|\bno\.|number/iu', $label) !== 1;
         if ($isPercent) {
-            return array_sum(array_column($figures, 'value')) / count($figures);
+            return self::sum($figures) / count($figures);
         }
         $known = array_filter($figures, fn (ColumnFigure $one): bool => $one->share !== null || $one->n !== null);
-        if (count($known) === count($figures)) {
-            $all = 0.0;
-            foreach ($figures as $one) {
-                $all += $one->n ?? ($one->share > 0 ? (100 * $one->value) / $one->share : 1.0);
-            }
 
-            return $all > 0 ? (100 * array_sum(array_column($figures, 'value'))) / $all : null;
-        }
-        // the row of the others stands beneath it
-        $next = $paper->all[$row->number + 1] ?? null;
-        if ($next !== null && preg_match('/^'.self::MEN.'\b/iu', $next->cells[0] ?? '') === 1) {
-            $others = array_sum(array_column(Columns::of($next)->figures, 'value'));
-            $these = array_sum(array_column($figures, 'value'));
+        return count($known) === count($figures)
+            ? self::ofColumns($figures)
+            : $this->besideTheOthers($figures, $paper->all[$row->number + 1] ?? null);
+    }
 
-            return $these + $others > 0 ? (100 * $these) / ($these + $others) : null;
+    /** @param  array<int, ColumnFigure>  $figures  each with its share or the number in its column */
+    private static function ofColumns(array $figures): ?float
+    {
+        $all = 0.0;
+        foreach ($figures as $one) {
+            $all += $one->n ?? ($one->share > 0 ? (100 * $one->value) / $one->share : 1.0);
         }
 
-        return null;
+        return $all > 0 ? (100 * self::sum($figures)) / $all : null;
+    }
+
+    /**
+     * The row of the others may stand beneath it.
+     *
+     * @param  array<int, ColumnFigure>  $figures
+     */
+    private function besideTheOthers(array $figures, ?Passage $next): ?float
+    {
+        if ($next === null || preg_match('/^'.self::MEN.'\b/iu', $next->cells[0] ?? '') !== 1) {
+            return null;
+        }
+        [$these, $others] = [self::sum($figures), self::sum(Columns::of($next)->figures)];
+
+        return $these + $others > 0 ? (100 * $these) / ($these + $others) : null;
+    }
+
+    /** @param  array<int, ColumnFigure>  $figures */
+    private static function sum(array $figures): float
+    {
+        return (float) array_sum(array_column($figures, 'value'));
     }
 }

@@ -69,11 +69,7 @@ final class FundingReader implements LeadReader
         if ((! $says && ! $isThere) || self::isOfNoPayer($passage->text)) {
             return null;
         }
-        $isElsewhere = ! $isEnd && in_array($passage->section, self::ELSEWHERE, true);
-        $base =
-            ($passage->section === SectionKind::Declarations || $isEnd ? 0.7 : 0.0) +
-            ($isThere ? 0.6 : 0.0) -
-            ($isElsewhere ? 1.0 : 0.0);
+        $base = self::place($passage, $isEnd) + ($isThere ? 0.6 : 0.0);
         $isNone = $isAbout && $passage->has('^\s*(?:none|nil)\b');
         if ($isNone || preg_match(self::NOBODY, $passage->text) === 1) {
             return Lead::from($passage, 'none', 1.9 + $base, 'it says that nobody paid');
@@ -86,6 +82,13 @@ final class FundingReader implements LeadReader
         $score = 0.7 + $base + ($isPlain ? 0.9 : 0.2) + ($isName ? 0.6 : -0.4);
 
         return Lead::from($passage, $this->payer($passage->text), $score, 'somebody is said to have paid');
+    }
+
+    private static function place(Passage $passage, bool $isEnd): float
+    {
+        $isElsewhere = ! $isEnd && in_array($passage->section, self::ELSEWHERE, true);
+
+        return ($passage->section === SectionKind::Declarations || $isEnd ? 0.7 : 0.0) - ($isElsewhere ? 1.0 : 0.0);
     }
 
     private static function isOfNoPayer(string $text): bool

@@ -8,6 +8,7 @@ use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
 use WaryHeron\Core\Coding\Lead\Asked\ItemType;
 use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadReader;
+use WaryHeron\Core\Coding\Lead\Passage;
 use WaryHeron\Core\Coding\Lead\Passages;
 use WaryHeron\Core\Coding\Lead\Traps;
 use WaryHeron\Core\Text\PlacedWord;
@@ -35,34 +36,33 @@ final class RegistrationReader implements LeadReader
             if (Traps::isCited($passage)) {
                 continue;
             }
-            $isThere = preg_match('/regist/iu', $passage->heading) === 1;
             preg_match_all(self::NUMBER, $passage->text, $found, PREG_OFFSET_CAPTURE);
             $numbers = array_map(fn (array $one): PlacedWord => self::placed($one[0], $one[1]), $found[1]);
             foreach ([...$numbers, ...self::besideRegister($passage->text)] as $placed) {
-                $at = $placed->start;
-                // the register's name before its number is none of it
-                $number = (string) preg_replace('/^\p{Lu}{3,} (?='.self::REGISTERS.')/u', '', $placed->word);
-                $around = substr($passage->text, max(0, $at - 70), 70 + strlen($number) + 30);
-                $says = preg_match('/'.self::REGISTERED.'/iu', $around) === 1;
-                $isKnown = preg_match('/^'.self::REGISTERS.'/u', $number) === 1;
-                $isOther = preg_match('/'.self::ETHICS.'/iu', substr($passage->text, max(0, $at - 45), 45)) === 1;
-                $score =
-                    0.4 +
-                    ($says ? 1.8 : 0.0) +
-                    ($isKnown ? 1.2 : 0.0) +
-                    ($isThere ? 1.2 : 0.0) -
-                    ($isOther ? 1.2 : 0.0) -
-                    (preg_match('/^(?:SD|CI|PSQI|Table|Fig|COVID|SARS|R\d|IBM|SAS|SPSS)/u', $number) === 1 ? 2.0 : 0.0);
-                $leads[] = Lead::from(
-                    $passage,
-                    trim($number),
-                    $score,
-                    $says ? 'it is called a registration' : 'it looks like one',
-                );
+                $leads[] = self::lead($passage, $placed);
             }
         }
 
         return $leads;
+    }
+
+    private static function lead(Passage $passage, PlacedWord $placed): Lead
+    {
+        $at = $placed->start;
+        // the register's name before its number is none of it
+        $number = (string) preg_replace('/^\p{Lu}{3,} (?='.self::REGISTERS.')/u', '', $placed->word);
+        $around = substr($passage->text, max(0, $at - 70), 70 + strlen($number) + 30);
+        $says = preg_match('/'.self::REGISTERED.'/iu', $around) === 1;
+        $isThere = preg_match('/regist/iu', $passage->heading) === 1;
+        $isKnown = preg_match('/^'.self::REGISTERS.'/u', $number) === 1;
+        $isOther = preg_match('/'.self::ETHICS.'/iu', substr($passage->text, max(0, $at - 45), 45)) === 1;
+        $isNone = preg_match('/^(?:SD|CI|PSQI|Table|Fig|COVID|SARS|R\d|IBM|SAS|SPSS)/u', $number) === 1;
+        $score = 0.4 +
+            ($says ? 1.8 : 0.0) + ($isKnown ? 1.2 : 0.0) + ($isThere ? 1.2 : 0.0) -
+            ($isOther ? 1.2 : 0.0) - ($isNone ? 2.0 : 0.0);
+        $why = $says ? 'it is called a registration' : 'it looks like one';
+
+        return Lead::from($passage, trim($number), $score, $why);
     }
 
     /** @return list<PlacedWord> “ISRCTN (number 12345678)” as one, with its place in bytes */

@@ -8,6 +8,7 @@ use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
 use WaryHeron\Core\Coding\Lead\Asked\ItemType;
 use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadReader;
+use WaryHeron\Core\Coding\Lead\Passage;
 use WaryHeron\Core\Coding\Lead\Passages;
 use WaryHeron\Core\Coding\Lead\Traps;
 use WaryHeron\Core\FullText\Reading\BlockKind;
@@ -29,43 +30,47 @@ final class SettingReader implements LeadReader
     {
         $leads = [];
         foreach ($paper->told() as $passage) {
-            if (
-                $passage->isRow() ||
-                $passage->kind === BlockKind::Heading ||
-                Traps::isCited($passage) ||
-                ! $passage->has('\b'.self::PLACE.'\b')
-            ) {
-                continue;
+            $score = self::mayTell($passage) ? self::score($passage) : null;
+            if ($score !== null) {
+                $leads[] = Lead::from($passage, $this->place($passage->text), $score, 'where it took place');
             }
-            $isThere =
-                preg_match(
-                    '/setting|place|participants|subjects|sample|design|population|recruit|where/iu',
-                    $passage->heading,
-                ) === 1;
-            $took = $passage->has(self::TOOK);
-            if (! $took && ! $isThere && $passage->section !== SectionKind::Abstract) {
-                continue;
-            }
-            $score =
-                0.2 +
-                ($took ? 0.8 : 0.0) +
-                ($isThere ? 0.6 : 0.0) +
-                ($passage->has(
-                    '\b(?:took place|was (?:done|carried out|conducted|set)|recruited (?:from|in|at)|setting)\b',
-                )
-                    ? 0.4
-                    : 0.0) +
-                match ($passage->section) {
-                    SectionKind::Methods => 0.6,
-                    SectionKind::Abstract => 0.4,
-                    SectionKind::Title => -0.4,
-                    default => -0.9,
-                } -
-                $passage->number * 0.002;
-            $leads[] = Lead::from($passage, $this->place($passage->text), $score, 'where it took place');
         }
 
         return $leads;
+    }
+
+    private static function mayTell(Passage $passage): bool
+    {
+        return ! $passage->isRow() &&
+            $passage->kind !== BlockKind::Heading &&
+            ! Traps::isCited($passage) &&
+            $passage->has('\b'.self::PLACE.'\b');
+    }
+
+    /** Null where nothing but a place is named. */
+    private static function score(Passage $passage): ?float
+    {
+        $heading = '/setting|place|participants|subjects|sample|design|population|recruit|where/iu';
+        $isThere = preg_match($heading, $passage->heading) === 1;
+        $took = $passage->has(self::TOOK);
+        if (! $took && ! $isThere && $passage->section !== SectionKind::Abstract) {
+            return null;
+        }
+        $isPlain = $passage->has(
+            '\b(?:took place|was (?:done|carried out|conducted|set)|recruited (?:from|in|at)|setting)\b',
+        );
+
+        return 0.2 +
+            ($took ? 0.8 : 0.0) +
+            ($isThere ? 0.6 : 0.0) +
+            ($isPlain ? 0.4 : 0.0) +
+            match ($passage->section) {
+                SectionKind::Methods => 0.6,
+                SectionKind::Abstract => 0.4,
+                SectionKind::Title => -0.4,
+                default => -0.9,
+            } -
+            $passage->number * 0.002;
     }
 
     /** The words around the first place after "in", "at" or "from". */

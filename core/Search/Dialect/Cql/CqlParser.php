@@ -221,26 +221,12 @@ final class CqlParser
     {
         $token = $this->next();
         if ($token->is('(')) {
-            if (++$this->depth > self::DEEPEST) {
-                throw new CqlProblem(13, 'nested deeper than '.self::DEEPEST, $token->column);
-            }
-            $node = $this->query();
-            if (! $this->peek()->is(')')) {
-                throw new CqlProblem(13, 'a bracket is never closed', $token->column);
-            }
-            $this->next();
-            $this->depth--;
-
-            return $node;
+            return $this->bracketed($token);
         }
         if (! $token->isTerm() || $token->keyword() !== null) {
-            throw new CqlProblem(
-                10,
-                $token->kind === 'end'
-                    ? 'the query ends where a term was expected'
-                    : "a term was expected, not “{$token->text}”",
-                $token->column,
-            );
+            $isEnd = $token->kind === 'end';
+            $found = "a term was expected, not “{$token->text}”";
+            throw new CqlProblem(10, $isEnd ? 'the query ends where a term was expected' : $found, $token->column);
         }
         $relation = $this->peek();
         $named = $relation->kind === 'word' && $relation->keyword() === null;
@@ -257,6 +243,21 @@ final class CqlParser
         }
 
         return $this->indexed($token, $relation, $modifiers, $term);
+    }
+
+    private function bracketed(CqlToken $open): Node
+    {
+        if (++$this->depth > self::DEEPEST) {
+            throw new CqlProblem(13, 'nested deeper than '.self::DEEPEST, $open->column);
+        }
+        $node = $this->query();
+        if (! $this->peek()->is(')')) {
+            throw new CqlProblem(13, 'a bracket is never closed', $open->column);
+        }
+        $this->next();
+        $this->depth--;
+
+        return $node;
     }
 
     /** @return list<CqlModifier> */
