@@ -16,7 +16,7 @@ final class SmallSamples
      */
     public static function exact(float $f): float
     {
-        return $f > 1e5
+        return $f > 1e4
             ? 1 - 3 / (4 * $f) - 7 / (32 * $f * $f)
             : exp(Gamma::ln($f / 2) - Gamma::ln(($f - 1) / 2)) / sqrt($f / 2);
     }

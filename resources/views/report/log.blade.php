@@ -24,14 +24,15 @@
                 </div>
                 <div class="field"><label for="words">Words in it</label><input class="input" id="words" name="words"
                         value="{{ $kept['words'] ?? '' }}" maxlength="200"></div>
-                <div class="field row"><label class="grow">From <input class="input" type="date" name="from"
-                            value="{{ $kept['from'] ?? '' }}"></label> <label class="grow">to <input class="input" type="date"
-                            name="to" value="{{ $kept['to'] ?? '' }}"></label></div>
-                <div class="field"><label for="by">Counted</label>
+                <div class="field"><label for="from">From</label><input class="input" type="date" id="from" name="from"
+                        value="{{ $kept['from'] ?? '' }}"></div>
+                <div class="field"><label for="to">To</label><input class="input" type="date" id="to" name="to"
+                        value="{{ $kept['to'] ?? '' }}"></div>
+                <div class="field"><label for="by">Entries</label>
                     <select class="input" id="by" name="by">
-                        <option value="">not</option>
+                        <option value="">each by itself</option>
                         @foreach (LogFilters::GROUPS as $by => $words)
-                            <option value="{{ $by }}" @selected(($kept['by'] ?? '') === $by)>{{ $words }}</option>
+                            <option value="{{ $by }}" @selected(($kept['by'] ?? '') === $by)>counted {{ $words }}</option>
                         @endforeach
                     </select>
                 </div>
@@ -80,7 +81,7 @@
                 <x-empty title="Nothing in the Log is like this">Take a filter off at the left, or <a
                         href="{{ route('log', $review) }}">show all of it</a>.</x-empty>
             @else
-                <table class="table">
+                <table @class(['table', 'mt-6' => $groups !== []])>
                     <thead>
                         <tr>
                             <th scope="col">When</th>
