@@ -21,7 +21,10 @@ final readonly class OwnWords implements ValidationRule
     public function validate(string $attribute, mixed $value, Closure $fail): void
     {
         if (is_string($value) && $this->isMostly($value)) {
-            $fail('This password is little more than your name, your address or the name of this application. Choose another.');
+            $fail(
+                'This password is little more than your name, your address or the name of this application. '.
+                    'Choose another.',
+            );
         }
     }
 
@@ -36,8 +39,10 @@ final readonly class OwnWords implements ValidationRule
     /** @return list<string> the longest first */
     private function words(): array
     {
-        $all = [...$this->said, (string) config('app.name'), (string) parse_url((string) config('app.url'), PHP_URL_HOST)];
-        $words = array_merge(...array_map(fn (string $one): array => preg_split('/[^\p{L}\p{N}]+/u', $one) ?: [], $all));
+        $host = (string) parse_url((string) config('app.url'), PHP_URL_HOST);
+        $all = [...$this->said, (string) config('app.name'), $host];
+        $parts = fn (string $one): array => preg_split('/[^\p{L}\p{N}]+/u', $one) ?: [];
+        $words = array_merge(...array_map($parts, $all));
         $words = array_unique(array_map(self::plain(...), array_filter([...$all, ...$words])));
         usort($words, fn (string $a, string $b): int => mb_strlen($b) <=> mb_strlen($a));
 

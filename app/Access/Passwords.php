@@ -24,7 +24,9 @@ final class Passwords extends BcryptHasher
      */
     public static function rules(?string ...$said): array
     {
-        return ['string', 'confirmed', 'max:200', Password::min(12), new CommonPasswords(), new OwnWords(array_values(array_filter($said)))];
+        $own = new OwnWords(array_values(array_filter($said)));
+
+        return ['string', 'confirmed', 'max:200', Password::min(12), new CommonPasswords(), $own];
     }
 
     /**

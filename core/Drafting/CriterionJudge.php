@@ -88,9 +88,17 @@ final readonly class CriterionJudge
         $isOthers = People::others($record->title->text) > 0 && $this->share($record->title) < self::PEOPLE;
 
         return match (true) {
-            $isOthers && $counted === null => self::no(Confidence::Firm, $record->title->text, 'the title names other people'),
+            $isOthers && $counted === null => self::no(
+                Confidence::Firm,
+                $record->title->text,
+                'the title names other people',
+            ),
             $counted !== null && ! $isOthers => self::yes(Confidence::Firm, $counted->text, 'they were counted'),
-            $counted !== null => self::yes(Confidence::Check, $counted->text, 'they were counted, and the title names others'),
+            $counted !== null => self::yes(
+                Confidence::Check,
+                $counted->text,
+                'they were counted, and the title names others',
+            ),
             $told !== null => self::yes(Confidence::Fair, $told->text, 'they are named'),
             default => self::unclear(
                 $aside->text ?? '',

@@ -60,10 +60,12 @@ final readonly class CopyMatcher
     {
         $both = array_values(array_intersect($byDoi, $byTitle));
 
+        $isByTitle = $byDoi === [] && count($byTitle) === 1 && ! $this->bearsAnother($byTitle[0], $dois);
+
         return match (true) {
             count($byDoi) === 1 && ($byTitle === [] || $both !== []) => $this->certain($byDoi[0], 'doi'),
             count($byDoi) > 1 && count($both) === 1 => $this->certain($both[0], 'doi'),
-            $byDoi === [] && count($byTitle) === 1 && ! $this->bearsAnother($byTitle[0], $dois) => $this->certain($byTitle[0], 'title'),
+            $isByTitle => $this->certain($byTitle[0], 'title'),
             default => null,
         };
     }
@@ -152,10 +154,9 @@ final readonly class CopyMatcher
     {
         $isPart = fn (string $title, string $other): bool => $other !== $title && str_contains($other, $title);
 
-        return array_filter(
-            $titles,
-            fn (string $title): bool => array_filter($titles, fn (string $other): bool => $isPart($title, $other)) === [],
-        );
+        $isAlone = fn (string $one): bool => array_filter($titles, fn (string $other): bool => $isPart($one, $other)) === [];
+
+        return array_filter($titles, $isAlone);
     }
 
     /** @param  list<string>  $dois */

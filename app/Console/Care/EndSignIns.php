@@ -9,7 +9,9 @@ use App\Access\SecurityLog;
 use App\Models\User;
 use Illuminate\Console\Command;
 
-/** For a device that was lost, or when somebody may have got hold of sessions: whoever is signed in has to sign in anew. */
+/**
+ * For a device that was lost, or when somebody may have got hold of sessions: whoever is signed in has to sign in anew.
+ */
 final class EndSignIns extends Command
 {
     protected $signature = 'heron:sign-out {email? : of one person} {--everybody}';

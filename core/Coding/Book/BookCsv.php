@@ -110,7 +110,10 @@ final class BookCsv
     /** The sign that the heading row has most of. */
     private static function delimiter(string $head): string
     {
-        $counts = array_map(fn (string $sign): int => substr_count($head, $sign), [',' => ',', ';' => ';', "\t" => "\t"]);
+        $counts = [];
+        foreach ([',', ';', "\t"] as $sign) {
+            $counts[$sign] = substr_count($head, $sign);
+        }
         arsort($counts);
 
         return (string) array_key_first($counts);

@@ -94,7 +94,8 @@ final class WorkDiagramSvg
             $height,
         );
         $x += self::PADDING;
-        $at = $this->words($step->title, $x, $y + self::PADDING + 12, 'font-weight="bold" font-size="14"', self::LINE + 1);
+        $how = 'font-weight="bold" font-size="14"';
+        $at = $this->words($step->title, $x, $y + self::PADDING + 12, $how, self::LINE + 1);
         foreach ($step->facts as $fact) {
             foreach (self::wrapped(number_format($fact->n).' '.$fact->label) as $line) {
                 $this->fact($fact, $line, $x, $at);

@@ -65,7 +65,8 @@
                     <div class="field">
                         <div class="drop" x-bind:class="over ? 'drop-over' : ''">
                             <label for="files">Drop files here, or choose them</label>
-                            <p class="small quiet">RIS, NBIB, BibTeX, CSL-JSON, MODS, refer, CSV or XLSX, also in a zip or gzip; or a text of references as papers print them</p>
+                            <p class="small quiet">RIS, NBIB, BibTeX, CSL-JSON, MODS, refer, CSV or XLSX, also in a zip or gzip; or a text of
+                                references as papers print them</p>
                             <input class="mt-2 w-full small" type="file" id="files" name="files[]" multiple x-ref="files"
                                 x-on:change="chosen">
                             <ul class="small mt-2 grid gap-2" x-show="any" x-cloak><template x-for="file in names"

@@ -168,7 +168,7 @@ final class ModsReader
                 $this->trimmed($xpath, 'm:note', $mods),
             ),
             ...array_map(
-                fn (DOMElement $field): SourceField => new SourceField($field->getAttribute('name'), $field->textContent),
+                fn (DOMElement $one): SourceField => new SourceField($one->getAttribute('name'), $one->textContent),
                 $this->all($xpath, 'm:extension/f:field', $mods),
             ),
         ];
@@ -320,7 +320,9 @@ final class ModsReader
         }
         $whole = $whole !== '' ? $whole : self::line($xpath, 'm:displayForm|m:namePart', $name);
 
-        return self::wholeName((string) preg_replace(self::LIFE, '', $whole), $name->getAttribute('type') === 'personal');
+        $isPerson = $name->getAttribute('type') === 'personal';
+
+        return self::wholeName((string) preg_replace(self::LIFE, '', $whole), $isPerson);
     }
 
     private static function wholeName(string $text, bool $isPerson): Name

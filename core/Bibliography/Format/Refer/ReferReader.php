@@ -110,7 +110,7 @@ final class ReferReader implements RecognisesItself, ReferenceReader
             authors: [...self::names($record->takeAll(['A'])), ...self::bodies($record->takeAll(['Q']))],
             editors: self::names($record->takeAll(['E'])),
             year: Year::of($date) ?? IssuedDate::read($date)?->year() ?? Year::of($day),
-            date: $day !== '' && ! str_contains($date, ' ') ? trim(str_contains($day, $date) ? $day : "{$day} {$date}") : $date,
+            date: self::date($date, $day),
             journal: $within[0] ?? $within[1] ?? '',
             firstPage: $pages->first,
             lastPage: $pages->last,
@@ -130,6 +130,18 @@ final class ReferReader implements RecognisesItself, ReferenceReader
         );
 
         return UnreadableRecord::unlessEmpty($reference->with($values), 'Add a %T line, or leave it out.');
+    }
+
+    /** Programs put a day beside the year. */
+    private static function date(string $date, string $day): string
+    {
+        $isWhole = $day === '' || str_contains($date, ' ');
+
+        return match (true) {
+            $isWhole => $date,
+            str_contains($day, $date) => $day,
+            default => "{$day} {$date}",
+        };
     }
 
     /** As refer itself tells kinds apart: by the fields that there are. */

@@ -64,11 +64,13 @@ final class ConflictReader implements LeadReader
         $isOfOthers = $denies && preg_match('/\b(?:other|remaining) authors?\b/iu', $passage->text) === 1;
         $states = ($isDeclared || $isNear) && self::states($passage->text);
 
-        return match (true) {
-            ($states || ($isOfOthers && $isDeclared)) && $some !== null => Lead::from($passage, $some, $base + 1.9, 'somebody states an interest'),
-            $denies && $isDeclared && $none !== null => Lead::from($passage, $none, $base + 1.2, 'the authors say that there is none'),
-            default => null,
-        };
+        if (($states || ($isOfOthers && $isDeclared)) && $some !== null) {
+            return Lead::from($passage, $some, $base + 1.9, 'somebody states an interest');
+        }
+
+        return $denies && $isDeclared && $none !== null
+            ? Lead::from($passage, $none, $base + 1.2, 'the authors say that there is none')
+            : null;
     }
 
     /** Whether it begins with an author, among what authors declare. */

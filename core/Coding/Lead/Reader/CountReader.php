@@ -222,7 +222,9 @@ final class CountReader implements LeadReader
             default => null,
         };
 
-        return $words === null || strlen(trim($words)) > 110 || preg_match('/[;:]|\.\s/u', $words) === 1 ? null : $words;
+        $isFar = strlen(trim((string) $words)) > 110 || preg_match('/[;:]|\.\s/u', (string) $words) === 1;
+
+        return $isFar ? null : $words;
     }
 
     private static function isRightAfter(string $words): bool
