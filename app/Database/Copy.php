@@ -51,6 +51,8 @@ final class Copy
             $value === null => '\\N',
             is_bool($value) => $value ? 't' : 'f',
             is_int($value) => (string) $value,
+            // most have no such sign, and looking for one is quicker than replacing none
+            strpbrk($value, "\\\t\n\r\0") === false => $value,
             default => strtr($value, ['\\' => '\\\\', "\t" => '\\t', "\n" => '\\n', "\r" => '\\r', "\0" => '']),
         };
     }

@@ -72,7 +72,7 @@ final class Markup
 
     public static function plain(string $text): string
     {
-        for ($times = 0; $times < self::ESCAPED && strpbrk($text, '<&') !== false; $times++) {
+        for ($times = 0; $times < self::ESCAPED && self::mayBeIn($text); $times++) {
             $before = $text;
             $text = self::once($text);
             if ($text === $before) {
@@ -81,6 +81,12 @@ final class Markup
         }
 
         return $text;
+    }
+
+    /** Whether a text holds a sign that marks and entities begin with. */
+    public static function mayBeIn(string $text): bool
+    {
+        return strpbrk($text, '<&') !== false;
     }
 
     private static function once(string $text): string

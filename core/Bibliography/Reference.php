@@ -161,6 +161,11 @@ final readonly class Reference
     /** The same record with titles, abstract, journal and keywords as plain text. */
     public function withoutMarkup(): self
     {
+        $texts = [$this->title, $this->abstract, $this->journal, $this->series, $this->partTitle, ...$this->keywords];
+        if (! Markup::mayBeIn(implode(' ', $texts))) {
+            return $this;
+        }
+
         return $this->with([
             'title' => Markup::plain($this->title),
             'abstract' => Markup::plain($this->abstract),

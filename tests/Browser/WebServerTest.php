@@ -25,7 +25,7 @@ it('answers with nothing of the repository, lists no folder and takes no method 
     ['GET', '/.env', 404],
     ['GET', '/../composer.json', 400],
     ['GET', '/vendor/autoload.php', 404],
-    ['GET', '/index.php/../../.env', 404],
+    ['GET', '/index.php/../../.env', 400],
     ['GET', '/build/', 404],
     ['GET', '/storage/logs/laravel.log', 404],
     ['GET', '/up', 200],

@@ -93,6 +93,9 @@ final class TextEncoding
      */
     public static function line(string $line, Reading $reading): string
     {
+        if (preg_match('/[^\x01-\x0D\x0F-\x1A\x1C-\x7F]/', $line) !== 1) {
+            return $line;
+        }
         $read = str_contains($line, "\x0E") || str_contains($line, "\x1B") ? self::stateful($line, $reading) : null;
         if ($read !== null || preg_match('/[^\x01-\x7F]/', $line) !== 1) {
             return $read ?? $line;

@@ -39,7 +39,7 @@ final class IndexedText
         $position = 0;
         foreach (self::WEIGHTS as $weight => $field) {
             foreach (Words::of($texts[$field->value] ?? '') as $word) {
-                $position = min($position + 1, self::LAST_POSITION);
+                $position += $position < self::LAST_POSITION ? 1 : 0;
                 if (! isset($lexemes[$word])) {
                     if (strlen($word) <= self::LONGEST_WORD) {
                         $lexemes[$word] = "'{$word}':{$position}{$weight}";

@@ -113,8 +113,9 @@ final class RisReader implements RecognisesItself, ReferenceReader
 
     private static function tag(string $pattern, string $line): RisLine
     {
-        $head = str_replace(self::HARD, self::SOFT, substr($line, 0, 12));
-        $line = rtrim($head.substr($line, 12));
+        $head = substr($line, 0, 12);
+        $isPlain = strpbrk($head, "\xC2\xE2") === false;
+        $line = rtrim($isPlain ? $line : str_replace(self::HARD, self::SOFT, $head).substr($line, 12));
         if (preg_match($pattern, $line, $match) === 1) {
             return new RisLine(strtoupper($match[1]), trim($match[2]));
         }
