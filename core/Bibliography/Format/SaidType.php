@@ -37,12 +37,13 @@ final class SaidType
         if ($plain === '') {
             return PublicationType::Article;
         }
-        foreach (PublicationType::tryFrom($plain) === null ? self::WORDS : [] as $word => $type) {
+        $own = PublicationType::tryFrom($plain);
+        foreach ($own === null ? self::WORDS : [] as $word => $type) {
             if (str_contains($plain, $word)) {
                 return $type;
             }
         }
 
-        return PublicationType::tryFrom($plain) ?? PublicationType::Other;
+        return $own ?? PublicationType::Other;
     }
 }

@@ -85,8 +85,9 @@ final class BibtexWork
         $doi = $this->take('doi');
         $id = $this->take('id');
         $numbers = $this->numbers();
-        $publisher = $this->publisher();
-        $urls = $this->urls();
+        $address = $this->published();
+        $publisher = $this->publisher($address);
+        $urls = $this->urls($address);
         $plain = $this->plain();
 
         $reference = new Reference(
@@ -123,17 +124,17 @@ final class BibtexWork
         ];
     }
 
-    private function publisher(): string
+    private function publisher(string $address): string
     {
         return $this->listed(
-            $this->published() === '' ? self::ISSUERS : array_values(array_diff(self::ISSUERS, ['howpublished'])),
+            $address === '' ? self::ISSUERS : array_values(array_diff(self::ISSUERS, ['howpublished'])),
         );
     }
 
     /** @return list<string> */
-    private function urls(): array
+    private function urls(string $address): array
     {
-        $all = "{$this->take('url')} {$this->published()}";
+        $all = "{$this->take('url')} {$address}";
 
         return array_values(array_unique(preg_split('/[;,]?\s+/', $all, -1, PREG_SPLIT_NO_EMPTY) ?: []));
     }
