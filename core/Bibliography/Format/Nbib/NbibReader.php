@@ -5,13 +5,12 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Bibliography\Format\Nbib;
 
 use WaryHeron\Core\Bibliography\Doi;
-use WaryHeron\Core\Bibliography\Format\Lines;
 use WaryHeron\Core\Bibliography\Format\Reading;
 use WaryHeron\Core\Bibliography\Format\RecognisesItself;
 use WaryHeron\Core\Bibliography\Format\ReferenceReader;
 use WaryHeron\Core\Bibliography\Format\TaggedRecord;
+use WaryHeron\Core\Bibliography\Format\TaggedRecords;
 use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
-use WaryHeron\Core\Bibliography\Format\UnusableFile;
 use WaryHeron\Core\Bibliography\IssuedDate;
 use WaryHeron\Core\Bibliography\Name;
 use WaryHeron\Core\Bibliography\Pages;
@@ -42,41 +41,17 @@ final class NbibReader implements RecognisesItself, ReferenceReader
 
     public function read($stream, Reading $reading = new Reading()): iterable
     {
-        $record = null;
-        $isOutside = false;
-        $afterGap = true;
-        $anything = false;
-        foreach (Lines::of($stream, $reading) as $number => $line) {
-            $bare = rtrim((string) preg_replace(self::NUMBERED, '', $line));
-            if ($bare === '') {
-                $afterGap = true;
-
-                continue;
-            }
-            $tag = preg_match(self::TAG, $bare, $match) === 1 ? $match[1] : null;
-            if ($tag !== null && ($tag === 'PMID' || $afterGap) && $record !== null) {
-                yield $this->reference($record);
-                $record = null;
-            }
-            $afterGap = false;
-            if ($record === null && $tag === null) {
-                $isOutside || $reading->leaveOut($number, $line);
-                $isOutside = true;
-
-                continue;
-            }
-            $isOutside = false;
-            $anything = true;
-            $record ??= new TaggedRecord($number);
-            $record->keep($line);
-            $tag === null ? $record->continue(trim($line)) : $record->add($tag, trim($match[2]));
-        }
-        if (! $anything) {
-            throw UnusableFile::unknownFormat();
-        }
-        if ($record !== null) {
+        $begins = fn (string $tag, bool $afterGap): bool => $tag === 'PMID' || $afterGap;
+        foreach (TaggedRecords::of($stream, $reading, self::tagged(...), $begins) as $record) {
             yield $this->reference($record);
         }
+    }
+
+    private static function tagged(string $line): ?SourceField
+    {
+        $bare = rtrim((string) preg_replace(self::NUMBERED, '', $line));
+
+        return preg_match(self::TAG, $bare, $match) === 1 ? new SourceField($match[1], trim($match[2])) : null;
     }
 
     private function reference(TaggedRecord $record): Reference|UnreadableRecord

@@ -6,14 +6,13 @@ namespace WaryHeron\Core\Bibliography\Format\Refer;
 
 use WaryHeron\Core\Bibliography\Doi;
 use WaryHeron\Core\Bibliography\Format\Bibtex\BibtexNames;
-use WaryHeron\Core\Bibliography\Format\Lines;
 use WaryHeron\Core\Bibliography\Format\Reading;
 use WaryHeron\Core\Bibliography\Format\RecognisesItself;
 use WaryHeron\Core\Bibliography\Format\ReferenceReader;
 use WaryHeron\Core\Bibliography\Format\SaidType;
 use WaryHeron\Core\Bibliography\Format\TaggedRecord;
+use WaryHeron\Core\Bibliography\Format\TaggedRecords;
 use WaryHeron\Core\Bibliography\Format\UnreadableRecord;
-use WaryHeron\Core\Bibliography\Format\UnusableFile;
 use WaryHeron\Core\Bibliography\IssuedDate;
 use WaryHeron\Core\Bibliography\Keywords;
 use WaryHeron\Core\Bibliography\Name;
@@ -55,39 +54,20 @@ final class ReferReader implements RecognisesItself, ReferenceReader
 
     public function read($stream, Reading $reading = new Reading()): iterable
     {
-        $record = null;
-        $afterGap = $isOutside = $anything = false;
-        $begins = '';
-        foreach (Lines::of($stream, $reading) as $number => $line) {
-            if (trim($line) === '') {
-                $afterGap = true;
+        $first = null;
+        $begins = function (string $tag, bool $afterGap) use (&$first): bool {
+            $first ??= $tag;
 
-                continue;
-            }
-            $tag = preg_match(self::TAG, $line, $found) === 1 ? $found[1] : null;
-            $begins = $begins === '' ? (string) $tag : $begins;
-            if ($record !== null && $tag !== null && ($begins === '0' ? $tag === '0' : $afterGap)) {
-                yield $this->reference($record);
-                $record = null;
-            }
-            if ($record === null && $tag === null) {
-                $isOutside || $reading->leaveOut($number, $line);
-                $isOutside = true;
-
-                continue;
-            }
-            [$isOutside, $anything] = [false, true];
-            $record ??= new TaggedRecord($number);
-            $record->keep($line);
-            $tag === null ? $record->continue(trim($line), ['K', 'A', 'E']) : $record->add($tag, trim($found[2] ?? ''));
-            $afterGap = false;
-        }
-        if (! $anything) {
-            throw UnusableFile::unknownFormat();
-        }
-        if ($record !== null) {
+            return $first === '0' ? $tag === '0' : $afterGap;
+        };
+        foreach (TaggedRecords::of($stream, $reading, self::tagged(...), $begins, ['K', 'A', 'E']) as $record) {
             yield $this->reference($record);
         }
+    }
+
+    private static function tagged(string $line): ?SourceField
+    {
+        return preg_match(self::TAG, $line, $found) === 1 ? new SourceField($found[1], trim($found[2] ?? '')) : null;
     }
 
     private function reference(TaggedRecord $record): Reference|UnreadableRecord
