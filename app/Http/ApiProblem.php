@@ -42,19 +42,12 @@ final class ApiProblem
             'status' => $status,
             'detail' => self::detail($failure, $status),
             'instance' => $request->getPathInfo(),
+            ...$failure instanceof ValidationException ? ['errors' => $failure->errors()] : [],
+            ...$failure instanceof Refused && $failure->context !== [] ? ['context' => $failure->context] : [],
         ];
-        if ($failure instanceof ValidationException) {
-            $told['errors'] = $failure->errors();
-        }
-        if ($failure instanceof Refused && $failure->context !== []) {
-            $told['context'] = $failure->context;
-        }
+        $how = $status === 401 ? ['WWW-Authenticate' => 'Bearer'] : [];
 
-        return response()->json($told, $status, [
-            ...$headers,
-            ...($status === 401 ? ['WWW-Authenticate' => 'Bearer'] : []),
-            'Content-Type' => 'application/problem+json',
-        ]);
+        return response()->json($told, $status, [...$headers, ...$how, 'Content-Type' => 'application/problem+json']);
     }
 
     private static function status(\Throwable $failure): int

@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 
 abstract class Model extends Eloquent
 {
-    use BootsByName, HasUlids;
+    use BootsByName, CanBeLocked, HasUlids;
 
     /** Whose tables lie in parts, by review. */
     private const IN_PARTS = [Decision::class, Item::class, LogEntry::class, Publication::class, Record::class];

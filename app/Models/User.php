@@ -27,7 +27,7 @@ use Laravel\Sanctum\HasApiTokens;
 final class User extends Authenticatable
 {
     /** @use HasApiTokens<AccessToken> */
-    use BootsByName, HasApiTokens, HasUlids, Notifiable;
+    use BootsByName, CanBeLocked, HasApiTokens, HasUlids, Notifiable;
 
     protected $table = 'users';
 

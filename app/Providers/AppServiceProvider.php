@@ -9,6 +9,7 @@ use App\Access\Passwords;
 use App\Access\RequestLimits;
 use App\Actions\Searches\BeginDueRounds;
 use App\Database\Grants;
+use App\Files\In\UnfinishedFiles;
 use App\Models\AccessToken;
 use App\Models\Review;
 use App\Models\User;
@@ -43,6 +44,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         Sanctum::usePersonalAccessTokenModel(AccessToken::class);
+        $this->app->singleton(UnfinishedFiles::class);
         $this->app->bind(LeadFinder::class, fn (): LeadFinder => self::leads((array) config('heron.leads')));
         $this->app->bind(
             Institution::class,

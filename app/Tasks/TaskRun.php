@@ -4,15 +4,35 @@ declare(strict_types=1);
 
 namespace App\Tasks;
 
+use App\Models\Review;
 use App\Models\Task;
 
 /**
- * The life of a task: taken in hand, laid down, ended. Whoever is killed while it is in hand has died at that place.
+ * The life of a task: begun, taken in hand, laid down, ended. Whoever is killed while it is in hand has died at that place.
  */
 final class TaskRun
 {
     /** So often may work die at one place before it is not tried again. */
     private const DEATHS = 2;
+
+    /** Work that somebody has begun; it waits until a job takes it in hand. */
+    public static function queue(
+        Review $review,
+        ?string $by,
+        string $kind,
+        string $title,
+        string $url,
+        ?int $total = null,
+    ): Task {
+        return $review->tasks()->create([
+            'user_id' => $by,
+            'kind' => $kind,
+            'title' => $title,
+            'state' => TaskState::Queued,
+            'total' => $total,
+            'url' => $url,
+        ]);
+    }
 
     /**
      * Takes the task in hand at a place of its own naming, say the record it has come to.

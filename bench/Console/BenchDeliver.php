@@ -81,17 +81,36 @@ final class BenchDeliver extends Command
                 ),
             );
             DB::statement("CREATE TABLE bench_rows AS SELECT {$names} FROM {$table} WHERE review_id = '{$review}'");
-            $rows = $pdo->pgsqlCopyToArray('bench_rows') ?: [];
+            $rows = tempnam(sys_get_temp_dir(), 'bench');
+            $pdo->pgsqlCopyToFile('bench_rows', $rows);
             DB::statement("CREATE TABLE bench_like (LIKE {$table} INCLUDING ALL)");
-            $began = microtime(true);
-            foreach (array_chunk($rows, 5000) as $chunk) {
+            foreach (self::chunks($rows) as $chunk) {
+                $began = microtime(true);
                 $pdo->pgsqlCopyFromArray('bench_like', $chunk, "\t", '\\\\N', $names);
+                $seconds += microtime(true) - $began;
             }
-            $seconds += microtime(true) - $began;
+            unlink($rows);
             DB::statement('DROP TABLE bench_like, bench_rows');
         }
 
         return $seconds;
+    }
+
+    /** @return \Generator<int, list<string>> */
+    private static function chunks(string $path): \Generator
+    {
+        $file = fopen($path, 'rb') ?: throw new \RuntimeException("Cannot read {$path}.");
+        for ($rows = []; ($row = fgets($file)) !== false;) {
+            $rows[] = $row;
+            if (count($rows) === 5000) {
+                yield $rows;
+                $rows = [];
+            }
+        }
+        if ($rows !== []) {
+            yield $rows;
+        }
+        fclose($file);
     }
 
     private function peakMiB(): float

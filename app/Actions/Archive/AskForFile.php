@@ -50,7 +50,19 @@ final class AskForFile
     /** An archive holds every decision, those too that nobody is to see yet. */
     private function refuseWhileBlind(User $by, Review $review): void
     {
-        $blind = DB::table('decisions')
+        $blind = self::hiddenFrom($by, $review);
+        if ($blind > 0) {
+            throw new Refused(
+                'An archive holds every decision, and '.number_format($blind).' of them you may not see yet, for their titles '.
+                    'are still being judged. Wait until they are, or ask whoever runs this copy: heron archive writes one.',
+            );
+        }
+    }
+
+    /** @return int how many decisions */
+    private static function hiddenFrom(User $by, Review $review): int
+    {
+        return DB::table('decisions')
             ->join('items', 'items.id', '=', 'decisions.item_id')
             ->whereColumn('items.review_id', 'decisions.review_id')
             ->where('decisions.review_id', $review->id)
@@ -59,12 +71,6 @@ final class AskForFile
             ->whereNotNull('decisions.verdict')
             ->tap(fn (Builder $decisions) => Visibility::hiddenDecisions($decisions, $by))
             ->count();
-        if ($blind > 0) {
-            throw new Refused(
-                'An archive holds every decision, and '.number_format($blind).' of them you may not see yet, for their titles '.
-                    'are still being judged. Wait until they are, or ask whoever runs this copy: heron archive writes one.',
-            );
-        }
     }
 
     private function forgetOld(Review $review): void

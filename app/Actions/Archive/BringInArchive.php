@@ -44,13 +44,7 @@ final readonly class BringInArchive
     public function execute(User $by, string $path, bool $isTrusted, \Closure $told): Review
     {
         $archive = ArchiveFile::open($path);
-        $manifest = $archive->manifest;
-        if ($manifest->structure > ArchivedTables::structure()) {
-            throw new BadArchive('It was written by a newer release. Bring this copy up to date and try again.');
-        }
-        if (Review::query()->whereKey($manifest->review)->exists()) {
-            throw new BadArchive("“{$manifest->title}” is here already. An archive brings back what is not here any more.");
-        }
+        self::refuseUnfit($archive);
         $tables = ArchivedTables::all();
         $this->checkTables($archive, $tables);
 
@@ -58,6 +52,17 @@ final readonly class BringInArchive
         Plans::knowTables();
 
         return $brought;
+    }
+
+    private static function refuseUnfit(ArchiveFile $archive): void
+    {
+        $manifest = $archive->manifest;
+        if ($manifest->structure > ArchivedTables::structure()) {
+            throw new BadArchive('It was written by a newer release. Bring this copy up to date and try again.');
+        }
+        if (Review::query()->whereKey($manifest->review)->exists()) {
+            throw new BadArchive("“{$manifest->title}” is here already. An archive brings back what is not here any more.");
+        }
     }
 
     /**

@@ -36,22 +36,28 @@ final readonly class MakeReviewFile
                 MadeKind::Supplements => $this->supplements($by, $review, $path),
                 default => $this->archive->execute($by, $review, $path, $kind === MadeKind::Archive, $told),
             };
-            $id = strtolower((string) Str::ulid());
-            StoredCopy::keep($path, "made/{$id}");
 
-            return MadeFile::query()->create([
-                'id' => $id,
-                'review_id' => $review->id,
-                'kind' => $kind,
-                'name' => self::name($review, $kind),
-                'stored' => "made/{$id}",
-                'bytes' => filesize($path),
-                'sha256' => hash_file('sha256', $path),
-                'user_id' => $by->id,
-            ]);
+            return self::kept($by, $review, $kind, $path);
         } finally {
             TemporaryFolder::remove($folder);
         }
+    }
+
+    private static function kept(User $by, Review $review, MadeKind $kind, string $path): MadeFile
+    {
+        $id = strtolower((string) Str::ulid());
+        StoredCopy::keep($path, "made/{$id}");
+
+        return MadeFile::query()->create([
+            'id' => $id,
+            'review_id' => $review->id,
+            'kind' => $kind,
+            'name' => self::name($review, $kind),
+            'stored' => "made/{$id}",
+            'bytes' => filesize($path),
+            'sha256' => hash_file('sha256', $path),
+            'user_id' => $by->id,
+        ]);
     }
 
     private static function name(Review $review, MadeKind $kind): string

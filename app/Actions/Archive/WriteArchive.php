@@ -67,15 +67,20 @@ final readonly class WriteArchive
             $told($n + 1, count($tables) + 2);
         }
         $writer->add('data/people.jsonl', ArchivedRows::people($review->id), isRows: true);
-        $for = $by ?? User::query()->findOrFail($review->created_by);
+        $this->described($writer, $review, $by ?? User::query()->findOrFail($review->created_by));
+        $this->files($writer, $review, $hasFullTexts);
+        $told(count($tables) + 1, count($tables) + 2);
+    }
+
+    /** In open formats, and what the tables are. */
+    private function described(ArchiveWriter $writer, Review $review, User $for): void
+    {
         foreach ($this->open->of($review, $for) as $name => $pieces) {
             $writer->add("open/{$name}", $pieces);
         }
-        foreach (ArchiveSchemas::of($tables) as $name => $schema) {
+        foreach (ArchiveSchemas::of(ArchivedTables::all()) as $name => $schema) {
             $writer->add("schemas/{$name}.schema.json", [$schema]);
         }
-        $this->files($writer, $review, $hasFullTexts);
-        $told(count($tables) + 1, count($tables) + 2);
     }
 
     /** @param  \Closure(): void  $write */
@@ -97,21 +102,30 @@ final readonly class WriteArchive
     /** What was delivered, and the papers, each once under its checksum. */
     private function files(ArchiveWriter $writer, Review $review, bool $hasFullTexts): void
     {
-        $stored = DB::table('deliveries')
-            ->where('review_id', $review->id)
-            ->whereNotNull('file_hash')
-            ->pluck('file_hash')
-            ->map(fn (mixed $hash): string => "deliveries/{$hash}");
-        if ($hasFullTexts) {
-            $papers = DB::table('full_texts')->where('review_id', $review->id)->whereNull('taken_out_at');
-            $hashes = $papers->clone()->pluck('hash')->merge($papers->whereNotNull('read_hash')->pluck('read_hash'));
-            $stored = $stored->merge($hashes->map(fn (mixed $hash): string => FullText::pathOf((string) $hash)));
-        }
-        foreach ($stored->unique()->sort() as $name) {
+        $stored = [...self::delivered($review), ...$hasFullTexts ? self::papers($review) : []];
+        sort($stored);
+        foreach (array_unique($stored) as $name) {
             // what is gone from the store is missing here as it is there
             if (Storage::exists($name)) {
                 $writer->addStored("files/{$name}", StoredCopy::path($name));
             }
         }
+    }
+
+    /** @return list<string> */
+    private static function delivered(Review $review): array
+    {
+        $hashes = DB::table('deliveries')->where('review_id', $review->id)->whereNotNull('file_hash')->pluck('file_hash');
+
+        return array_values($hashes->map(fn (mixed $hash): string => "deliveries/{$hash}")->all());
+    }
+
+    /** @return list<string> full texts, and beside each of pictures what was read of them */
+    private static function papers(Review $review): array
+    {
+        $papers = DB::table('full_texts')->where('review_id', $review->id)->whereNull('taken_out_at');
+        $hashes = $papers->clone()->pluck('hash')->merge($papers->whereNotNull('read_hash')->pluck('read_hash'));
+
+        return array_values($hashes->map(fn (mixed $hash): string => FullText::pathOf((string) $hash))->all());
     }
 }

@@ -12,7 +12,7 @@ use App\Queries\Asking\AskedPieces;
 use App\Queries\Asking\BearingNumbers;
 use App\Queries\Scouting\ReviewFamilies;
 use App\Sources\OutsideLeads;
-use App\Tasks\TaskState;
+use App\Tasks\TaskRun;
 use WaryHeron\Core\Asking\PieceRanking;
 use WaryHeron\Core\Asking\PlainAsk;
 use WaryHeron\Core\Asking\RankedPiece;
@@ -74,13 +74,13 @@ final readonly class AskReview
         if (! $this->finder instanceof OutsideLeads || ! AskOutside::concerns($asked)) {
             return;
         }
-        $task = $review->tasks()->create([
-            'user_id' => $by->id,
-            'kind' => 'ask',
-            'title' => "Asking {$this->finder->name} too",
-            'state' => TaskState::Queued,
-            'url' => route('ask.show', [$review, $asked->id], false),
-        ]);
+        $task = TaskRun::queue(
+            $review,
+            $by->id,
+            'ask',
+            "Asking {$this->finder->name} too",
+            route('ask.show', [$review, $asked->id], false),
+        );
         HearOutside::dispatch($task->id, $asked->id)->afterCommit();
     }
 

@@ -27,7 +27,7 @@ final readonly class CarryCoding
     public function execute(User $by, Study $study, Publication $report): void
     {
         DB::transaction(function () use ($by, $study, $report): void {
-            $study = Study::query()->whereKey($study->id)->lockForUpdate()->firstOrFail();
+            $study = $study->locked();
             if ($study->carried_by !== $report->id && $report->study_id === $study->id) {
                 $study->update(['carried_by' => $report->id]);
                 self::carryShares($study, $report);

@@ -26,7 +26,7 @@ final readonly class ChangeCodebook
     public function add(User $by, Review $review, Entry $entry): CodebookItem
     {
         return DB::transaction(function () use ($by, $review, $entry): CodebookItem {
-            Review::query()->whereKey($review->id)->lockForUpdate()->first();
+            $review->lock();
             $code = CodebookItem::query()->create([
                 ...self::values($review, $entry, null),
                 'review_id' => $review->id,
@@ -82,7 +82,7 @@ final readonly class ChangeCodebook
         Shown $shown = new Shown(),
     ): void {
         DB::transaction(function () use ($by, $review, $code, $entry, $becomes, $shown): void {
-            Review::query()->whereKey($review->id)->lockForUpdate()->first();
+            $review->lock();
             $shown->orOvertaken($code->refresh(), $by, $code, 'code.changed', "changed “{$code->label}”");
             $answers = self::answers($review, $code);
             $this->refuseToLose($review, $code, $entry, $answers->count(), $becomes);
@@ -123,7 +123,7 @@ final readonly class ChangeCodebook
     public function moveUp(User $by, Review $review, CodebookItem $code): void
     {
         DB::transaction(function () use ($by, $review, $code): void {
-            Review::query()->whereKey($review->id)->lockForUpdate()->first();
+            $review->lock();
             $above = CodebookItem::query()
                 ->where('review_id', $review->id)
                 ->whereNull('retired_at')

@@ -29,7 +29,7 @@ final readonly class ChangeSubset
     public function define(User $by, Review $review, ?array $rule, bool $follows): void
     {
         DB::transaction(function () use ($by, $review, $rule, $follows): void {
-            $review = Review::query()->whereKey($review->id)->lockForUpdate()->firstOrFail();
+            $review = $review->locked();
             $review->update([
                 'depth_rule' => $rule === null ? null : array_map(
                     fn (AskedWhen $one): array => ['item' => $one->item, 'answers' => $one->answers],
@@ -55,7 +55,7 @@ final readonly class ChangeSubset
     public function followOnce(User $by, Review $review): void
     {
         DB::transaction(function () use ($by, $review): void {
-            Review::query()->whereKey($review->id)->lockForUpdate()->first();
+            $review->lock();
             $changes = DepthSubset::of($review)->changes();
             $this->list($by, $review, $changes->join, Subset::RULE);
             $this->rows($review)->whereIn('publication_id', $changes->leave)->delete();
@@ -73,7 +73,7 @@ final readonly class ChangeSubset
     public function byHand(User $by, Review $review, array $studies, bool $isIn): void
     {
         DB::transaction(function () use ($by, $review, $studies, $isIn): void {
-            $review = Review::query()->whereKey($review->id)->lockForUpdate()->firstOrFail();
+            $review = $review->locked();
             if ($review->depth_rule === null) {
                 $isIn || throw new Refused('All studies go on. Say first which do, by their answers or by hand.');
                 $review->update(['depth_rule' => []]);

@@ -182,7 +182,7 @@ final readonly class ChangeThemes
     private function inReview(Review $review, Closure $do): mixed
     {
         return DB::transaction(function () use ($review, $do): mixed {
-            Review::query()->whereKey($review->id)->lockForUpdate()->first();
+            $review->lock();
 
             return $do();
         });

@@ -175,24 +175,30 @@ final readonly class ProposeAnswers
     /** @return array<string, true> by slot: where two code apart, the other one has use for a lead until both have answered */
     private static function closed(Review $review, Publication $publication): array
     {
-        $answered = Answer::query()
-            ->where('review_id', $review->id)
-            ->where('publication_id', $publication->id)
-            ->where('hand', '')
-            ->whereNull('superseded_at')
-            ->where(fn ($said) => $said->whereNotNull('value')->orWhere('kind', '<>', AnswerKind::Value))
-            ->get(['code_id', 'part_id']);
         $ruled = CodingLead::query()
             ->where('review_id', $review->id)
             ->where('publication_id', $publication->id)
             ->where('ruling', '<>', LeadRuling::Waiting)
             ->get(['code_id', 'part_id']);
         $closed = [];
-        foreach ([...$answered, ...$ruled] as $one) {
+        foreach ([...self::answered($review, $publication), ...$ruled] as $one) {
             $closed[AnswerSlot::keyOf($one->code_id, $one->part_id)] = true;
         }
 
         return $closed;
+    }
+
+    /** @return list<Answer> those that both stand for, of whom each may have given one */
+    private static function answered(Review $review, Publication $publication): array
+    {
+        $answers = Answer::query()
+            ->where('review_id', $review->id)
+            ->where('publication_id', $publication->id)
+            ->where('hand', '')
+            ->whereNull('superseded_at')
+            ->where(fn ($said) => $said->whereNotNull('value')->orWhere('kind', '<>', AnswerKind::Value));
+
+        return array_values($answers->get(['code_id', 'part_id'])->all());
     }
 
     /**
@@ -229,13 +235,8 @@ final readonly class ProposeAnswers
     {
         DB::transaction(function () use ($review, $publication, $rows, $only): void {
             // read twice at once, the later reading stays
-            Publication::query()->whereKey($publication->id)->lockForUpdate()->first();
-            CodingLead::query()
-                ->where('review_id', $review->id)
-                ->where('publication_id', $publication->id)
-                ->where('ruling', LeadRuling::Waiting)
-                ->when($only, fn ($waiting) => $waiting->where('code_id', $only))
-                ->delete();
+            $publication->lock();
+            self::dropWaiting($review, $publication, $only);
             // what was answered or ruled on while the paper was read needs no lead
             $open = $this->open($review, $publication, $only);
             foreach ($rows as $row) {
@@ -244,5 +245,15 @@ final readonly class ProposeAnswers
                 }
             }
         });
+    }
+
+    private static function dropWaiting(Review $review, Publication $publication, ?string $only): void
+    {
+        CodingLead::query()
+            ->where('review_id', $review->id)
+            ->where('publication_id', $publication->id)
+            ->where('ruling', LeadRuling::Waiting)
+            ->when($only, fn ($waiting) => $waiting->where('code_id', $only))
+            ->delete();
     }
 }

@@ -25,7 +25,7 @@ final readonly class SetCodingTerms
     public function by(User $by, Review $review, int $coders): void
     {
         DB::transaction(function () use ($by, $review, $coders): void {
-            $review = Review::query()->lockForUpdate()->findOrFail($review->id);
+            $review = $review->locked();
             $own = Answer::query()->where('review_id', $review->id)->where('hand', '<>', '')->whereNull('superseded_at');
             $results = Result::query()->where('review_id', $review->id)->where('hand', '<>', '')->whereNull('superseded_at');
             if ($coders === 1 && $review->coded_by === 2 && ($own->exists() || $results->exists())) {

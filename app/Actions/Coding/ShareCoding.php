@@ -33,7 +33,7 @@ final readonly class ShareCoding
     public function give(User $by, Review $review, array $weights, int $seed, int $expected): void
     {
         DB::transaction(function () use ($by, $review, $weights, $seed, $expected): void {
-            Review::query()->whereKey($review->id)->lockForUpdate()->first();
+            $review->lock();
             $draft = CodingShareDraft::of($review, $weights, $seed);
             if ($draft->plan === null) {
                 throw new Refused($draft->problem);
@@ -55,7 +55,7 @@ final readonly class ShareCoding
     public function handOn(User $by, Review $review, User $from, array $to): int
     {
         return DB::transaction(function () use ($by, $review, $from, $to): int {
-            Review::query()->whereKey($review->id)->lockForUpdate()->first();
+            $review->lock();
             $coders = CodingShares::coders($review)->whereIn('id', array_values(array_diff($to, [$from->id])));
             $open = $this->open($review, $from);
             if ($coders->isEmpty() || $open === []) {
@@ -80,7 +80,7 @@ final readonly class ShareCoding
     public function takeBack(User $by, Review $review, User $from): int
     {
         return DB::transaction(function () use ($by, $review, $from): int {
-            Review::query()->whereKey($review->id)->lockForUpdate()->first();
+            $review->lock();
             $open = $this->open($review, $from);
             $this->remove($review, $from, $open);
             ($this->log)(
@@ -133,8 +133,14 @@ final readonly class ShareCoding
         }
         $told = array_values(array_unique(array_column($rows, 'user_id')));
         ($this->log)($review, $by, 'coding.share', $words, $review, ['people' => $told]);
+        $this->tellOf($review, array_values(array_diff($told, [$by->id])));
+    }
+
+    /** @param  list<string>  $people */
+    private function tellOf(Review $review, array $people): void
+    {
         ($this->tell)(
-            array_values(array_diff($told, [$by->id])),
+            $people,
             NoticeKind::ShareReady,
             $review,
             'Your share of the studies to code is ready',

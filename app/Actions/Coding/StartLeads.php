@@ -13,7 +13,7 @@ use App\Models\Review;
 use App\Models\Task;
 use App\Models\User;
 use App\Queries\Coding\CodedReports;
-use App\Tasks\TaskState;
+use App\Tasks\TaskRun;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\Lead\LeadPass;
 
@@ -38,16 +38,16 @@ final readonly class StartLeads
         ?Publication $study = null,
     ): Task {
         return DB::transaction(function () use ($by, $review, $code, $pass, $study): Task {
-            Review::query()->whereKey($review->id)->lockForUpdate()->first();
+            $review->lock();
             $included = self::papers($review, $study);
-            $task = $review->tasks()->create([
-                'user_id' => $by->id,
-                'kind' => 'leads',
-                'title' => self::title($included, $code, $pass, $study),
-                'state' => TaskState::Queued,
-                'total' => count($included),
-                'url' => route($study === null ? 'coding' : 'coding.show', array_filter([$review, $study]), false),
-            ]);
+            $task = TaskRun::queue(
+                $review,
+                $by->id,
+                'leads',
+                self::title($included, $code, $pass, $study),
+                route($study === null ? 'coding' : 'coding.show', array_filter([$review, $study]), false),
+                count($included),
+            );
             $what = $code === null ? 'the codebook' : "“{$code->label}”";
             ($this->log)($review, $by, 'lead.sought', "Had {$task->total} papers read for answers to {$what}", $review);
             FindLeads::dispatch($task->id, $included, $code?->id, $pass)->afterCommit();

@@ -90,7 +90,7 @@ final readonly class MendRejection
     /** @throws Refused If somebody was faster. */
     private function take(User $by, Rejection $rejection, Reference $reference): void
     {
-        $rejection = Rejection::query()->lockForUpdate()->findOrFail($rejection->id);
+        $rejection = $rejection->locked();
         if ($rejection->mended_at !== null) {
             throw new Refused('Somebody has mended this record already.');
         }

@@ -17,6 +17,7 @@ use App\Models\Review;
 use App\Models\Run;
 use App\Models\Task;
 use App\Models\User;
+use App\Tasks\TaskRun;
 use App\Tasks\TaskState;
 use Carbon\CarbonInterface;
 use Illuminate\Database\UniqueConstraintViolationException;
@@ -177,7 +178,7 @@ final readonly class StartDelivery
     public function readTable(User $by, Delivery $delivery, array $reading): void
     {
         DB::transaction(function () use ($by, $delivery, $reading): void {
-            $delivery = Delivery::query()->lockForUpdate()->findOrFail($delivery->id);
+            $delivery = $delivery->locked();
             if ($delivery->state !== 'mapping') {
                 throw new Refused('This table is being read already.');
             }
@@ -203,7 +204,7 @@ final readonly class StartDelivery
     public function lookAgain(Delivery $delivery, array $asked): void
     {
         DB::transaction(function () use ($delivery, $asked): void {
-            $delivery = Delivery::query()->lockForUpdate()->findOrFail($delivery->id);
+            $delivery = $delivery->locked();
             if ($delivery->state !== 'mapping') {
                 throw new Refused('This table is being read already.');
             }
@@ -216,7 +217,7 @@ final readonly class StartDelivery
     public function goOn(User $by, Delivery $delivery): void
     {
         DB::transaction(function () use ($by, $delivery): void {
-            $delivery = Delivery::query()->lockForUpdate()->findOrFail($delivery->id);
+            $delivery = $delivery->locked();
             if (! in_array($delivery->state, ['stopped', 'failed'], true)) {
                 throw new Refused('This delivery is not stopped.');
             }
@@ -252,13 +253,7 @@ final readonly class StartDelivery
     /** @param  array<string, mixed>  $values */
     private function start(User $by, Review $review, array $values, string $title, string $state = 'queued'): Delivery
     {
-        $task = $review->tasks()->create([
-            'user_id' => $by->id,
-            'kind' => 'delivery',
-            'title' => $title,
-            'state' => TaskState::Queued,
-            'total' => $values['expected'] ?? null,
-        ]);
+        $task = TaskRun::queue($review, $by->id, 'delivery', $title, '', $values['expected'] ?? null);
         $started = ['state' => $state, 'task_id' => $task->id, 'created_by' => $by->id];
         $delivery = $review->deliveries()->create([...$values, ...$started]);
         $task->update(['url' => route('deliveries.show', [$review, $delivery], false)]);

@@ -12,7 +12,7 @@ use App\Models\Review;
 use App\Models\Task;
 use App\Models\User;
 use App\Queries\FullTexts\PaperPages;
-use App\Tasks\TaskState;
+use App\Tasks\TaskRun;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\FullText\Reading\ReferenceSection;
 
@@ -39,19 +39,19 @@ final readonly class TakeReferences
     public function later(User $by, Review $review, array $copies): Task
     {
         return DB::transaction(function () use ($by, $review, $copies): Task {
-            Review::query()->whereKey($review->id)->lockForUpdate()->first();
+            $review->lock();
             if ($review->isAtWork('references')) {
                 throw new Refused('Lists of references are being taken already.');
             }
             $papers = count($copies) === 1 ? 'a report' : number_format(count($copies)).' reports';
-            $task = $review->tasks()->create([
-                'user_id' => $by->id,
-                'kind' => 'references',
-                'title' => "Taking the references of {$papers}",
-                'state' => TaskState::Queued,
-                'total' => count($copies),
-                'url' => route('deliveries.references', $review, false),
-            ]);
+            $task = TaskRun::queue(
+                $review,
+                $by->id,
+                'references',
+                "Taking the references of {$papers}",
+                route('deliveries.references', $review, false),
+                count($copies),
+            );
             ($this->log)($review, $by, 'references.asked', "Had the references of {$papers} taken", $task);
             dispatch(new ReadReferenceLists($task->id, $copies));
 

@@ -27,7 +27,7 @@ final readonly class WithdrawDelivery
     {
         return DB::transaction(function () use ($by, $delivery): WithdrawnDelivery {
             Locks::recordsOf($delivery->review_id);
-            $delivery = Delivery::query()->lockForUpdate()->findOrFail($delivery->id);
+            $delivery = $delivery->locked();
             self::refuse($delivery);
             $review = $delivery->review_id;
             $kept = self::gather($delivery);

@@ -31,7 +31,7 @@ final readonly class AnswerCriteria
     public function propose(Draft $draft, Families $families): void
     {
         DB::transaction(function () use ($draft, $families): void {
-            Draft::query()->whereKey($draft->id)->lockForUpdate()->first();
+            $draft->lock();
             if ($draft->criteria()->exists()) {
                 return;
             }

@@ -32,7 +32,7 @@ final readonly class AskPapers
     public function propose(Draft $draft, Families $families): void
     {
         DB::transaction(function () use ($draft, $families): void {
-            Draft::query()->whereKey($draft->id)->lockForUpdate()->first();
+            $draft->lock();
             if ($draft->items()->whereNull('changed_by')->exists()) {
                 return;
             }

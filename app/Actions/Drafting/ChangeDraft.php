@@ -152,7 +152,7 @@ final readonly class ChangeDraft
     private function changed(User $by, Draft $draft, string $told, \Closure $change): void
     {
         DB::transaction(function () use ($by, $draft, $told, $change): void {
-            $draft = Draft::query()->whereKey($draft->id)->lockForUpdate()->firstOrFail();
+            $draft = $draft->locked();
             $change($draft);
             $draft->update(['revision' => $draft->revision + 1]);
             ($this->log)($draft->review_id, $by, 'draft.changed', $told, $draft);

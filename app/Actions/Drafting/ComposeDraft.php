@@ -27,7 +27,7 @@ final readonly class ComposeDraft
         $sections = (new Composition((new DraftStanding($draft, $this->sources))->facts()))->sections();
 
         return DB::transaction(function () use ($draft, $sections): array {
-            Draft::query()->whereKey($draft->id)->lockForUpdate()->first();
+            $draft->lock();
             $before = $draft->rows('draft_sections')->pluck('body', 'key');
             $changed = $rows = [];
             foreach ($sections as $i => $section) {

@@ -31,7 +31,7 @@ final readonly class EndDraft
         [$new, $gone] = [count(array_diff($now, $before)), count(array_diff($before, $now))];
         $changes = $isFirst ? [] : self::changes($new, $gone, $sections);
         $isOver = DB::transaction(function () use ($draft, $revision, $changes, $seconds): bool {
-            $here = Draft::query()->whereKey($draft->id)->lockForUpdate()->firstOrFail();
+            $here = $draft->locked();
             if ($here->revision !== $revision) {
                 return false;
             }

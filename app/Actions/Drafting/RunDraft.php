@@ -7,7 +7,7 @@ namespace App\Actions\Drafting;
 use App\Jobs\Drafting\MakeDraft;
 use App\Models\Draft;
 use App\Models\User;
-use App\Tasks\TaskState;
+use App\Tasks\TaskRun;
 
 /** Sends the work on a draft into the background; what is under way takes a change along. */
 final class RunDraft
@@ -17,13 +17,13 @@ final class RunDraft
         if (self::isUnderWay($draft)) {
             return;
         }
-        $task = $draft->review->tasks()->create([
-            'user_id' => $by->id,
-            'kind' => 'draft',
-            'title' => 'Drafting a review from a question',
-            'state' => TaskState::Queued,
-            'url' => self::url($draft),
-        ]);
+        $task = TaskRun::queue(
+            $draft->review,
+            $by->id,
+            'draft',
+            'Drafting a review from a question',
+            self::url($draft),
+        );
         MakeDraft::dispatch($task->id, $draft->id)->afterCommit();
     }
 

@@ -30,7 +30,7 @@ final readonly class StartDraft
     public function execute(User $by, Scouting $scouting, int $depth, int $inFull): Draft
     {
         return DB::transaction(function () use ($by, $scouting, $depth, $inFull): Draft {
-            Scouting::query()->whereKey($scouting->id)->lockForUpdate()->first();
+            $scouting->lock();
             $there = Draft::query()->where('review_id', $scouting->review_id)->where('scouting_id', $scouting->id)->first();
             if ($there !== null) {
                 return $there;

@@ -17,6 +17,7 @@ use App\Models\DraftItem;
 use App\Models\ScoutedPaper;
 use App\Models\User;
 use App\Queries\Drafting\DraftRecords;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Bibliography\Format\Formats;
@@ -36,7 +37,7 @@ final readonly class TakeOver
     public function criterion(User $by, DraftCriterion $criterion): void
     {
         DB::transaction(function () use ($by, $criterion): void {
-            $criterion = DraftCriterion::query()->whereKey($criterion->id)->lockForUpdate()->firstOrFail();
+            $criterion = $criterion->locked();
             $asked = $criterion->asked();
             if ($criterion->criterion_id !== null) {
                 throw new Refused('This criterion was taken over already.');
@@ -50,22 +51,27 @@ final readonly class TakeOver
     public function item(User $by, DraftItem $item): void
     {
         DB::transaction(function () use ($by, $item): void {
-            $item = DraftItem::query()->whereKey($item->id)->lockForUpdate()->firstOrFail();
+            $item = $item->locked();
             if ($item->code_id !== null) {
                 throw new Refused('This was taken into the codebook already.');
             }
-            $proposed = $item->proposed();
-            $label = mb_strimwidth($proposed->label, 0, 117, '…');
-            $taken = $this->codebook->add($by, $item->draft->review, new Entry(
-                $proposed->name,
-                $label,
-                $proposed->code(),
-                $proposed->instructions,
-                synonyms: $proposed->synonyms,
-            ));
-            $item->update(['code_id' => $taken->id]);
-            $this->told($by, $item->draft, "Took over from the draft into the codebook: {$proposed->label}");
+            $entry = self::entry($item);
+            $item->update(['code_id' => $this->codebook->add($by, $item->draft->review, $entry)->id]);
+            $this->told($by, $item->draft, "Took over from the draft into the codebook: {$item->proposed()->label}");
         });
+    }
+
+    private static function entry(DraftItem $item): Entry
+    {
+        $proposed = $item->proposed();
+
+        return new Entry(
+            $proposed->name,
+            mb_strimwidth($proposed->label, 0, 117, '…'),
+            $proposed->code(),
+            $proposed->instructions,
+            synonyms: $proposed->synonyms,
+        );
     }
 
     /**
@@ -76,11 +82,7 @@ final readonly class TakeOver
      */
     public function papers(User $by, Draft $draft, int $most): ?Delivery
     {
-        $papers = DraftRecords::query($draft)
-            ->where('draft_papers.is_in', true)
-            ->whereNull('draft_papers.taken_at')
-            ->limit($most)
-            ->get();
+        $papers = self::untaken($draft)->limit($most)->get();
         if ($papers->isEmpty()) {
             throw new Refused('Every paper that meets the criteria was taken over already.');
         }
@@ -94,6 +96,12 @@ final readonly class TakeOver
         });
 
         return $delivery;
+    }
+
+    /** @return Builder<ScoutedPaper> */
+    private static function untaken(Draft $draft): Builder
+    {
+        return DraftRecords::query($draft)->where('draft_papers.is_in', true)->whereNull('draft_papers.taken_at');
     }
 
     /** @param  Collection<int, ScoutedPaper>  $papers */

@@ -11,7 +11,7 @@ use App\Models\Review;
 use App\Models\Task;
 use App\Models\User;
 use App\Queries\FullTexts\Retrievals;
-use App\Tasks\TaskState;
+use App\Tasks\TaskRun;
 use Illuminate\Support\Facades\DB;
 
 /** Has the full-text locker asked for copies, in the background. */
@@ -29,20 +29,20 @@ final readonly class AskLocker
     public function execute(User $by, Review $review, ?array $publications = null): Task
     {
         return DB::transaction(function () use ($by, $review, $publications): Task {
-            Review::query()->whereKey($review->id)->lockForUpdate()->first();
+            $review->lock();
             if ($review->isAtWork('locker')) {
                 throw new Refused('The locker is being asked already.');
             }
             $wanted = self::wanted($review, $publications);
             $copies = count($wanted) === 1 ? 'a copy' : number_format(count($wanted)).' copies';
-            $task = $review->tasks()->create([
-                'user_id' => $by->id,
-                'kind' => 'locker',
-                'title' => "Asking the full-text locker for {$copies}",
-                'state' => TaskState::Queued,
-                'total' => count($wanted),
-                'url' => route('full-texts', $review, false),
-            ]);
+            $task = TaskRun::queue(
+                $review,
+                $by->id,
+                'locker',
+                "Asking the full-text locker for {$copies}",
+                route('full-texts', $review, false),
+                count($wanted),
+            );
             $words = 'Asked the full-text locker for '.number_format(count($wanted)).' texts';
             ($this->log)($review, $by, 'locker.asked', $words, $task);
             dispatch(new FetchFullTexts($task->id, $wanted));

@@ -37,7 +37,7 @@ final readonly class ReadPdf
         $read = PdfText::of(StoredCopy::path($file->path()));
         $match = $file->publication_id === null ? $this->match($file->review, $read->text) : null;
         DB::transaction(function () use ($file, $read, $match): void {
-            $file = FullText::query()->with('review', 'user')->lockForUpdate()->findOrFail($file->id);
+            $file = $file->locked('review', 'user');
             if ($file->state !== 'reading') {
                 return;
             }

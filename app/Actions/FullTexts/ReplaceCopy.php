@@ -8,6 +8,7 @@ use App\Actions\Shared\Refused;
 use App\Actions\Shared\WriteLog;
 use App\Models\FullText;
 use App\Models\User;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** Says that one copy of a publication is better than another, or no longer. Both are kept, and all evidence as given. */
@@ -30,13 +31,7 @@ final readonly class ReplaceCopy
 
     private static function refuseOthers(FullText $older, FullText $better): void
     {
-        $copies = FullText::query()
-            ->where('review_id', $older->review_id)
-            ->whereKey([$older->id, $better->id])
-            ->whereNull('taken_out_at')
-            ->whereNotNull('publication_id')
-            ->lockForUpdate()
-            ->get();
+        $copies = self::lockedCopies($older, $better);
         if ($copies->count() !== 2 || $copies->unique('publication_id')->count() !== 1) {
             throw new Refused('These are not two copies of one publication.');
         }
@@ -48,6 +43,18 @@ final readonly class ReplaceCopy
                 "The words of “{$better->name}” are not read yet, so nothing can be found again in it.",
             );
         }
+    }
+
+    /** @return Collection<int, FullText> those that are still copies of something */
+    private static function lockedCopies(FullText $older, FullText $better): Collection
+    {
+        return FullText::query()
+            ->where('review_id', $older->review_id)
+            ->whereKey([$older->id, $better->id])
+            ->whereNull('taken_out_at')
+            ->whereNotNull('publication_id')
+            ->lockForUpdate()
+            ->get();
     }
 
     public function undo(User $by, FullText $older): void

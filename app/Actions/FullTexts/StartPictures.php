@@ -10,7 +10,7 @@ use App\Jobs\FullTexts\ReadPictures;
 use App\Models\FullText;
 use App\Models\Review;
 use App\Models\User;
-use App\Tasks\TaskState;
+use App\Tasks\TaskRun;
 use Illuminate\Support\Facades\DB;
 
 /** Has the pictures of scanned pages read for their words, in the background, a page after the other. */
@@ -28,17 +28,17 @@ final readonly class StartPictures
     public function execute(User $by, Review $review, FullText $file): void
     {
         DB::transaction(function () use ($by, $review, $file): void {
-            $file = FullText::query()->lockForUpdate()->findOrFail($file->id);
+            $file = $file->locked();
             self::refuse($file);
             $file->update(['state' => 'reading']);
-            $task = $review->tasks()->create([
-                'user_id' => $by->id,
-                'kind' => 'pictures',
-                'title' => "Reading the pictures of “{$file->name}”",
-                'state' => TaskState::Queued,
-                'total' => $file->pages,
-                'url' => route('full-texts', $review->id, false),
-            ]);
+            $task = TaskRun::queue(
+                $review,
+                $by->id,
+                'pictures',
+                "Reading the pictures of “{$file->name}”",
+                route('full-texts', $review->id, false),
+                $file->pages,
+            );
             ($this->log)($review, $by, 'full-text.pictures', "Had the pictures of “{$file->name}” read", $file);
             ReadPictures::dispatch($task->id, $file->id)->afterCommit();
         });

@@ -37,20 +37,30 @@ final readonly class ChooseValues
     public function execute(User $by, Publication $publication, array $values): void
     {
         DB::transaction(function () use ($by, $publication, $values): void {
-            $publication = Publication::query()->lockForUpdate()->findOrFail($publication->id);
-            $chosen = $publication->chosen;
-            foreach ($values as $field => $value) {
-                if ($value === null) {
-                    unset($chosen[$field]);
-                } else {
-                    $at = now()->toIso8601String();
-                    $chosen[$field] = ['field' => $field, 'value' => $value, 'by' => $by->name, 'at' => $at];
-                }
-            }
-            $publication->update(['chosen' => $chosen]);
+            $publication = $publication->locked();
+            $publication->update(['chosen' => self::chosen($by, $publication->chosen, $values)]);
             $this->values->refresh($publication);
             $words = "Mended “{$publication->title}”";
             ($this->log)($publication->review_id, $by, 'publication.mended', $words, $publication, $values);
         });
+    }
+
+    /**
+     * @param  array<string, array<string, string>>  $chosen  by field
+     * @param  array<string, ?string>  $values
+     * @return array<string, array<string, string>>
+     */
+    private static function chosen(User $by, array $chosen, array $values): array
+    {
+        $at = now()->toIso8601String();
+        foreach ($values as $field => $value) {
+            if ($value === null) {
+                unset($chosen[$field]);
+            } else {
+                $chosen[$field] = ['field' => $field, 'value' => $value, 'by' => $by->name, 'at' => $at];
+            }
+        }
+
+        return $chosen;
     }
 }

@@ -86,7 +86,7 @@ final readonly class JoinPublications
     {
         DB::transaction(function () use ($by, $join): void {
             Locks::recordsOf($join->review_id);
-            $join = Join::query()->lockForUpdate()->findOrFail($join->id);
+            $join = $join->locked();
             if ($join->undone_at !== null) {
                 return;
             }

@@ -83,19 +83,20 @@ final readonly class RuleOnGroup
             if (! (clone $rulings)->exists()) {
                 throw new Refused('There is nothing of yours left to undo there.');
             }
-            foreach (
-                Join::query()
-                    ->where('review_id', $review->id)
-                    ->where('stroke', $stroke)
-                    ->whereNull('undone_at')
-                    ->orderByDesc('id')
-                    ->get() as $join
-            ) {
+            foreach (self::joinsOf($review, $stroke) as $join) {
                 $this->join->undo($by, $join);
             }
             $rulings->update(['superseded_at' => now()]);
             ($this->log)($review, $by, 'pairing.undone', 'Took a ruling back', null, ['stroke' => $stroke]);
         });
+    }
+
+    /** @return list<Join> the last one first */
+    private static function joinsOf(Review $review, string $stroke): array
+    {
+        $joins = Join::query()->where('review_id', $review->id)->where('stroke', $stroke)->whereNull('undone_at');
+
+        return array_values($joins->orderByDesc('id')->get()->all());
     }
 
     /**
@@ -105,22 +106,31 @@ final readonly class RuleOnGroup
     private function records(Review $review, array $publications): array
     {
         Locks::recordsOf($review->id);
-        $there = Publication::query()
-            ->where('review_id', $review->id)
-            ->whereIn('id', $publications)
-            ->whereNull('merged_into')
-            ->whereNull('removed_at')
-            ->count();
         $records = [];
         $all = Record::query()->where('review_id', $review->id)->whereIn('publication_id', $publications);
         foreach ($all->orderBy('id')->get(['id', 'publication_id']) as $record) {
             $records[(string) $record->publication_id][] = $record->id;
         }
-        $counts = [count($publications), $there, count($records), count(array_unique($publications))];
+        $different = count(array_unique($publications));
+        $counts = [count($publications), self::there($review, $publications), count($records), $different];
         if (count(array_unique($counts)) > 1 || count($publications) < 2) {
             throw new Refused('Somebody has ruled on this group meanwhile. What stands now is shown.');
         }
 
         return $records;
+    }
+
+    /**
+     * @param  list<string>  $publications
+     * @return int how many of them stand by themselves
+     */
+    private static function there(Review $review, array $publications): int
+    {
+        return Publication::query()
+            ->where('review_id', $review->id)
+            ->whereIn('id', $publications)
+            ->whereNull('merged_into')
+            ->whereNull('removed_at')
+            ->count();
     }
 }

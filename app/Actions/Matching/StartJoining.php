@@ -11,7 +11,7 @@ use App\Models\Matching;
 use App\Models\Review;
 use App\Models\Task;
 use App\Models\User;
-use App\Tasks\TaskState;
+use App\Tasks\TaskRun;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -25,19 +25,17 @@ final readonly class StartJoining
     public function execute(User $by, Review $review, Matching $matching): Task
     {
         return DB::transaction(function () use ($by, $review, $matching): Task {
-            Review::query()->whereKey($review->id)->lockForUpdate()->first();
+            $review->lock();
             if ($review->isAtWork('joining')) {
                 throw new Refused('They are being joined already.');
             }
-            $task = $review
-                ->tasks()
-                ->create([
-                    'user_id' => $by->id,
-                    'kind' => 'joining',
-                    'title' => 'Joining what is certain',
-                    'state' => TaskState::Queued,
-                    'url' => route('matching.joined', $review, false),
-                ]);
+            $task = TaskRun::queue(
+                $review,
+                $by->id,
+                'joining',
+                'Joining what is certain',
+                route('matching.joined', $review, false),
+            );
             ($this->log)($review, $by, 'matching.joined', 'Had the certain ones joined', $matching);
             dispatch(new JoinCertain($matching->id, $by->id, $task->id, strtolower((string) Str::ulid())));
 

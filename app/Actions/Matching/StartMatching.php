@@ -10,6 +10,7 @@ use App\Jobs\Matching\MatchRecords;
 use App\Models\Matching;
 use App\Models\Review;
 use App\Models\User;
+use App\Tasks\TaskRun;
 use App\Tasks\TaskState;
 use Illuminate\Support\Facades\DB;
 
@@ -24,17 +25,17 @@ final readonly class StartMatching
     public function execute(User $by, Review $review): Matching
     {
         return DB::transaction(function () use ($by, $review): Matching {
-            Review::query()->whereKey($review->id)->lockForUpdate()->first();
+            $review->lock();
             if ($review->matchings()->whereIn('state', TaskState::underWay())->exists()) {
                 throw new Refused('The records are being compared already.');
             }
-            $task = $review->tasks()->create([
-                'user_id' => $by->id,
-                'kind' => 'matching',
-                'title' => 'Comparing all records',
-                'state' => TaskState::Queued,
-                'url' => route('matching', $review, false),
-            ]);
+            $task = TaskRun::queue(
+                $review,
+                $by->id,
+                'matching',
+                'Comparing all records',
+                route('matching', $review, false),
+            );
             $settings = $review->matchSettings()->toArray();
             $matching = $review->matchings()->create([
                 'created_by' => $by->id,

@@ -22,7 +22,7 @@ final readonly class ChangeCriteria
     public function add(User $by, Review $review, string $question, string $reason): Criterion
     {
         return DB::transaction(function () use ($by, $review, $question, $reason): Criterion {
-            Review::query()->whereKey($review->id)->lockForUpdate()->first();
+            $review->lock();
             $criterion = $review
                 ->criteria()
                 ->create([
@@ -46,7 +46,7 @@ final readonly class ChangeCriteria
         Shown $shown = new Shown(),
     ): void {
         DB::transaction(function () use ($by, $review, $criterion, $question, $reason, $shown): void {
-            $criterion = Criterion::query()->lockForUpdate()->findOrFail($criterion->id);
+            $criterion = $criterion->locked();
             $before = $criterion->only('question', 'reason');
             if ($before === ['question' => $question, 'reason' => $reason]) {
                 return;

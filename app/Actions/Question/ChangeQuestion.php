@@ -22,7 +22,7 @@ final readonly class ChangeQuestion
     public function execute(User $by, Review $review, QuestionWording $wording, Shown $shown = new Shown()): void
     {
         DB::transaction(function () use ($by, $review, $wording, $shown): void {
-            $review = Review::query()->lockForUpdate()->findOrFail($review->id);
+            $review = $review->locked();
             $before = self::told($review);
             $shown->orOvertaken($before, $by, $review, 'question.changed', 'changed the question or its concepts');
             $review->update([

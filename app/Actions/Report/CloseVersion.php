@@ -24,7 +24,7 @@ final readonly class CloseVersion
     public function execute(User $by, Review $review, string $name): ReviewVersion
     {
         return DB::transaction(function () use ($by, $review, $name): ReviewVersion {
-            Review::query()->whereKey($review->id)->lockForUpdate()->first();
+            $review->lock();
             $included = Studies::includedReports($review);
             if ($included === []) {
                 throw new Refused('Nothing is included yet, so there is no version to hold fast.');

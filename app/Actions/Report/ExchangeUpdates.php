@@ -63,6 +63,13 @@ final class ExchangeUpdates
             SQL,
             [$report->review_id, $report->id, $client, $data],
         );
+
+        return self::othersAt($report, $client);
+    }
+
+    /** @return list<Presence> */
+    private static function othersAt(Report $report, int $client): array
+    {
         $others = DB::select(
             <<<'SQL'
             SELECT client, data FROM report_presence

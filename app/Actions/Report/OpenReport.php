@@ -31,7 +31,7 @@ final readonly class OpenReport
         $read = ReportReader::read($base, []);
 
         return DB::transaction(function () use ($by, $review, $base, $read): Report {
-            Review::query()->whereKey($review->id)->lockForUpdate()->first();
+            $review->lock();
             $there = Report::of($review)->first();
             if ($there !== null) {
                 return $there;

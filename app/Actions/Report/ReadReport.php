@@ -28,16 +28,21 @@ final class ReadReport
         foreach ($read->left as $why) {
             Log::warning('An update of a report cannot be read', ['why' => $why]);
         }
-        $said = json_encode($read->json, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+        self::keep($report, json_encode($read->json, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), $read->state, $upto);
+
+        return $report->refresh();
+    }
+
+    /** Unless somebody has read it farther meanwhile. */
+    private static function keep(Report $report, string $said, string $state, int $upto): void
+    {
         DB::update(
             <<<'SQL'
             UPDATE reports SET said = ?, said_seq = ?, base = decode(?, 'base64'), base_seq = ?
             WHERE review_id = ? AND id = ? AND base_seq < ?
             SQL,
-            [$said, $upto, $read->state, $upto, $report->review_id, $report->id, $upto],
+            [$said, $upto, $state, $upto, $report->review_id, $report->id, $upto],
         );
-
-        return $report->refresh();
     }
 
     /** @return list<string> since the base, up to one */

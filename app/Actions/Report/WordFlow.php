@@ -32,7 +32,7 @@ final readonly class WordFlow
     public function execute(User $by, Review $review, array $captions, ?array $previous, Shown $shown = new Shown()): void
     {
         DB::transaction(function () use ($by, $review, $captions, $previous, $shown): void {
-            $review = Review::query()->lockForUpdate()->findOrFail($review->id);
+            $review = $review->locked();
             $shown->orOvertaken($review->only(self::WORDED), $by, $review, 'flow.worded', 'changed what the flow diagram says');
             $before = self::worded($review);
             $review->update([

@@ -28,7 +28,7 @@ final readonly class WordWork
     public function execute(User $by, Review $review, array $captions, int $columns, Shown $shown = new Shown()): void
     {
         DB::transaction(function () use ($by, $review, $captions, $columns, $shown): void {
-            $review = Review::query()->lockForUpdate()->findOrFail($review->id);
+            $review = $review->locked();
             $did = 'changed what the diagram of work says';
             $shown->orOvertaken($review->only(self::WORDED), $by, $review, 'flow.work-worded', $did);
             $before = ['captions' => $review->work_captions, 'columns' => $review->work_columns];

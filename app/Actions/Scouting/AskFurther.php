@@ -11,7 +11,7 @@ use App\Models\CodebookItem;
 use App\Models\FurtherQuestion;
 use App\Models\Scouting;
 use App\Models\User;
-use App\Tasks\TaskState;
+use App\Tasks\TaskRun;
 use Illuminate\Support\Facades\DB;
 
 /** Asks something more of every paper that a question brought. */
@@ -32,7 +32,7 @@ final readonly class AskFurther
     public function ask(User $by, Scouting $scouting, string $label, ?CodebookItem $code, ?array $only = null): FurtherQuestion
     {
         return DB::transaction(function () use ($by, $scouting, $label, $code, $only): FurtherQuestion {
-            Scouting::query()->whereKey($scouting->id)->lockForUpdate()->first();
+            $scouting->lock();
             $asked = $scouting->furtherQuestions()->get();
             if ($asked->contains(fn (FurtherQuestion $one): bool => mb_strtolower($one->label) === mb_strtolower($label))) {
                 throw new Refused('This was asked already.');
@@ -70,13 +70,13 @@ final readonly class AskFurther
 
     private function read(User $by, FurtherQuestion $question): void
     {
-        $task = $question->scouting->review->tasks()->create([
-            'user_id' => $by->id,
-            'kind' => 'further',
-            'title' => 'Reading papers for “'.mb_strimwidth($question->label, 0, 60, '…').'”',
-            'state' => TaskState::Queued,
-            'url' => route('scouting.show', [$question->review_id, $question->scouting_id], false),
-        ]);
+        $task = TaskRun::queue(
+            $question->scouting->review,
+            $by->id,
+            'further',
+            'Reading papers for “'.mb_strimwidth($question->label, 0, 60, '…').'”',
+            route('scouting.show', [$question->review_id, $question->scouting_id], false),
+        );
         AnswerFurther::dispatch($task->id, $question->id)->afterCommit();
     }
 

@@ -11,7 +11,7 @@ use App\Models\Review;
 use App\Models\Scouting;
 use App\Models\User;
 use App\Sources\Sources;
-use App\Tasks\TaskState;
+use App\Tasks\TaskRun;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Scouting\Scout;
 
@@ -63,7 +63,7 @@ final readonly class AskPlainly
     public function again(User $by, Scouting $scouting, bool $deeper): void
     {
         DB::transaction(function () use ($by, $scouting, $deeper): void {
-            $scouting = Scouting::query()->whereKey($scouting->id)->lockForUpdate()->firstOrFail();
+            $scouting = $scouting->locked();
             if (self::isUnderWay($scouting)) {
                 throw new Refused('This question is being asked already.');
             }
@@ -86,13 +86,13 @@ final readonly class AskPlainly
 
     private function gather(User $by, Scouting $scouting): void
     {
-        $task = $scouting->review->tasks()->create([
-            'user_id' => $by->id,
-            'kind' => 'scouting',
-            'title' => 'Reading papers for a question',
-            'state' => TaskState::Queued,
-            'url' => self::url($scouting),
-        ]);
+        $task = TaskRun::queue(
+            $scouting->review,
+            $by->id,
+            'scouting',
+            'Reading papers for a question',
+            self::url($scouting),
+        );
         GatherPapers::dispatch($task->id, $scouting->id)->afterCommit();
     }
 

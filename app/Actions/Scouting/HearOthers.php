@@ -66,13 +66,8 @@ final readonly class HearOthers
     private function believe(ScoutedPaper $paper, ToldAnswer $answer, bool $isWhole): void
     {
         $name = $this->finder instanceof OutsideLeads ? $this->finder->name : '';
-        $isSame = $paper->sentence === $answer->sentence;
-        if ($isSame || $paper->confidence === Confidence::Firm) {
-            $paper->update([
-                'reason' => "{$paper->reason}; {$name} points to ".($isSame ? 'this sentence too' : 'another sentence'),
-                'confidence' => $isSame &&
-                    $paper->confidence === Confidence::Check ? $answer->confidence : $paper->confidence,
-            ]);
+        if ($paper->sentence === $answer->sentence || $paper->confidence === Confidence::Firm) {
+            self::confirm($paper, $answer, $name);
 
             return;
         }
@@ -82,6 +77,16 @@ final readonly class HearOthers
             'direction' => $answer->direction,
             'confidence' => $answer->confidence,
             'reason' => "{$name} points to this sentence; {$paper->reason}",
+        ]);
+    }
+
+    private static function confirm(ScoutedPaper $paper, ToldAnswer $answer, string $name): void
+    {
+        $isSame = $paper->sentence === $answer->sentence;
+        $isSurer = $isSame && $paper->confidence === Confidence::Check;
+        $paper->update([
+            'reason' => "{$paper->reason}; {$name} points to ".($isSame ? 'this sentence too' : 'another sentence'),
+            'confidence' => $isSurer ? $answer->confidence : $paper->confidence,
         ]);
     }
 }

@@ -47,7 +47,7 @@ final readonly class IntoCodebook
     public function add(User $by, FurtherQuestion $question): CodebookItem
     {
         return DB::transaction(function () use ($by, $question): CodebookItem {
-            $question = FurtherQuestion::query()->whereKey($question->id)->lockForUpdate()->firstOrFail();
+            $question = $question->locked();
             if ($question->code_id !== null) {
                 return self::item($question);
             }

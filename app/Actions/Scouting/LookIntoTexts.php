@@ -32,19 +32,21 @@ final readonly class LookIntoTexts
         foreach ($this->silent($scouting)->chunk(self::TOGETHER) as $papers) {
             foreach (PaperText::of($scouting->review_id, $papers) as $id => $text) {
                 $answer = $text->isWhole ? TextAnswer::in(Passages::of($text->paper), $question) : null;
-                if ($answer !== null) {
-                    $paper = $papers->firstOrFail('id', $id);
-                    $paper->update([
-                        'sentence' => $answer->sentence,
-                        'page' => $answer->page,
-                        'direction' => $answer->direction,
-                        'confidence' => $answer->confidence,
-                        'score' => max(self::SCORE, $paper->score),
-                        'reason' => "the abstract does not answer, the full text does; {$paper->reason}",
-                    ]);
-                }
+                $answer === null || self::believe($papers->firstOrFail('id', $id), $answer);
             }
         }
+    }
+
+    private static function believe(ScoutedPaper $paper, TextAnswer $answer): void
+    {
+        $paper->update([
+            'sentence' => $answer->sentence,
+            'page' => $answer->page,
+            'direction' => $answer->direction,
+            'confidence' => $answer->confidence,
+            'score' => max(self::SCORE, $paper->score),
+            'reason' => "the abstract does not answer, the full text does; {$paper->reason}",
+        ]);
     }
 
     /** @return Collection<int, ScoutedPaper> of the library, the likeliest first */

@@ -19,7 +19,7 @@ final readonly class ThrowOut
     public function execute(User $by, ScoutedPaper $paper, bool $isOut): void
     {
         DB::transaction(function () use ($by, $paper, $isOut): void {
-            $paper = ScoutedPaper::query()->whereKey($paper->id)->lockForUpdate()->firstOrFail();
+            $paper = $paper->locked();
             if (($paper->thrown_out_at !== null) === $isOut) {
                 return;
             }

@@ -12,8 +12,8 @@ use App\Models\Review;
 use App\Models\Stage;
 use App\Models\User;
 use App\Queries\Screening\Ballots;
+use App\Queries\Shared\StageItems;
 use Illuminate\Database\Query\Builder;
-use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 use WaryHeron\Core\Screening\ItemState;
@@ -35,7 +35,7 @@ final readonly class ChangeStage
     public function add(User $by, Review $review, string $name, StagePurpose $purpose, array $rules): Stage
     {
         return DB::transaction(function () use ($by, $review, $name, $purpose, $rules): Stage {
-            Review::query()->whereKey($review->id)->lockForUpdate()->first();
+            $review->lock();
             if ($purpose->isOnTheLine() && $review->stages()->where('purpose', $purpose)->exists()) {
                 throw new Refused('This review has such a stage already. Change its rules instead.');
             }
@@ -155,7 +155,7 @@ final readonly class ChangeStage
     {
         Locks::stage($stage->id);
 
-        return Stage::query()->lockForUpdate()->findOrFail($stage->id);
+        return $stage->locked();
     }
 
     /** @param  array<string, mixed>  $rules */
@@ -240,15 +240,9 @@ final readonly class ChangeStage
             $ballots = Ballots::of($changed, array_column($items, 'id'));
             foreach ($items as $item) {
                 /** @var stdClass $item */
-                $outcome = $ballots[$item->id]->outcome();
-                $now = [
-                    'state' => $outcome->state->value,
-                    'kind' => $outcome->kind?->value,
-                    'settled' => $outcome->settled,
-                    'criterion_id' => $outcome->criterion === null ? null : $criteria[$outcome->criterion],
-                ];
-                if ($now !== Arr::only((array) $item, array_keys($now))) {
-                    yield $item->id => new ChangedItem($item->state, $now, $outcome->state->isOpen());
+                $change = ChangedItem::of($item, $ballots[$item->id]->outcome(), $criteria);
+                if ($change !== null) {
+                    yield $item->id => $change;
                 }
                 $after = $item->id;
             }
@@ -258,9 +252,7 @@ final readonly class ChangeStage
     /** @return list<stdClass> the next ones of those that decisions may make stand otherwise */
     private static function judged(Stage $stage, string $after): array
     {
-        return array_values(DB::table('items')
-            ->where('review_id', $stage->review_id)
-            ->where('stage_id', $stage->id)
+        return array_values(StageItems::of($stage)
             ->whereNotIn('state', [ItemState::Folded->value, ItemState::Removed->value, ItemState::Awaited->value])
             ->when($stage->after_titles, fn (Builder $some): Builder => TitlesFirst::withoutExcluded($some))
             ->where('id', '>', $after)

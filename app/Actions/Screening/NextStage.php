@@ -7,6 +7,7 @@ namespace App\Actions\Screening;
 use App\Models\Item;
 use App\Models\Stage;
 use App\Queries\Screening\ItemTraces;
+use App\Queries\Shared\StageItems;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -146,9 +147,7 @@ final class NextStage
      */
     private static function new(Stage $stage, Stage $next, ?array $publicationIds): Collection
     {
-        return DB::table('items')
-            ->where('review_id', $stage->review_id)
-            ->where('stage_id', $stage->id)
+        return StageItems::of($stage)
             ->where('state', ItemState::Included->value)
             ->when($publicationIds !== null, fn ($some) => $some->whereIn('publication_id', $publicationIds))
             ->whereNotExists(fn ($after) => $after

@@ -13,7 +13,8 @@ use App\Models\Ranking;
 use App\Models\Stage;
 use App\Models\User;
 use App\Queries\Screening\ReadingProgress;
-use App\Tasks\TaskState;
+use App\Queries\Shared\StageItems;
+use App\Tasks\TaskRun;
 use Illuminate\Support\Facades\DB;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -30,7 +31,7 @@ final readonly class OrderReading
     public function execute(User $by, Stage $stage, ReadingOrder $order, int $randomPercent): void
     {
         DB::transaction(function () use ($by, $stage, $order, $randomPercent): void {
-            $stage = Stage::query()->with('review')->lockForUpdate()->findOrFail($stage->id);
+            $stage = $stage->locked('review');
             if ($stage->review->isAtWork('ranking')) {
                 throw new Refused('What is left is being put in order already.');
             }
@@ -52,13 +53,13 @@ final readonly class OrderReading
 
     private static function begin(User $by, Stage $stage): void
     {
-        $task = $stage->review->tasks()->create([
-            'user_id' => $by->id,
-            'kind' => 'ranking',
-            'title' => "Putting what is left at “{$stage->name}” in order",
-            'state' => TaskState::Queued,
-            'url' => route('reading-order', [$stage->review_id, 'stage' => $stage->id], false),
-        ]);
+        $task = TaskRun::queue(
+            $stage->review,
+            $by->id,
+            'ranking',
+            "Putting what is left at “{$stage->name}” in order",
+            route('reading-order', [$stage->review_id, 'stage' => $stage->id], false),
+        );
         dispatch(new RankItems($stage->id, $task->id));
     }
 
@@ -68,7 +69,7 @@ final readonly class OrderReading
         return DB::transaction(function () use ($by, $stage, $size, $seed): CheckSample {
             Locks::stage($stage->id);
             self::refuseUnread(ReadingProgress::lastCheck($stage));
-            $items = DB::table('items')->where('review_id', $stage->review_id)->where('stage_id', $stage->id);
+            $items = StageItems::of($stage);
             $unread = (clone $items)->where('state', ItemState::Waiting->value)->orderBy('id')->pluck('id')->all();
             if ($unread === []) {
                 throw new Refused('Nothing is left unread at this stage.');

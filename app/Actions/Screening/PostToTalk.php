@@ -27,7 +27,7 @@ final readonly class PostToTalk
     public function execute(User $by, Item $item, string $body): TalkMessage
     {
         return DB::transaction(function () use ($by, $item, $body): TalkMessage {
-            $item = Item::query()->lockForUpdate()->findOrFail($item->id);
+            $item = $item->locked();
             if (! $item->state->isOpen()) {
                 throw new Refused('Talk begins when the item opens. Until then, keep your thoughts in your own note.');
             }

@@ -35,22 +35,22 @@ final readonly class SettleItem
         DB::transaction(function () use ($by, $item, $verdict, $criterion, $note): void {
             $ballot = ItemBallot::locked($item);
             $adjudicates = $by->roleIn($ballot->stage->review)?->may(Ability::Settle) === true;
-            if (! $ballot->stage->settled_by->alone($adjudicates, in_array($by->id, $ballot->ballot->people(), true))) {
-                throw new Refused(
-                    $ballot->stage->settled_by === Settler::Third
-                        ? 'You decided on this item, so a third person settles it, or those who decided by agreement.'
-                        : 'At this stage the review lead settles what those who decided cannot agree on.',
-                );
-            }
-            $this->settle(
-                $by,
-                $ballot,
-                $verdict,
-                $criterion?->id,
-                $note,
-                $adjudicates ? HowSettled::Lead : HowSettled::Third,
-            );
+            self::refuseUnless($ballot, $by, $adjudicates);
+            $how = $adjudicates ? HowSettled::Lead : HowSettled::Third;
+            $this->settle($by, $ballot, $verdict, $criterion?->id, $note, $how);
         });
+    }
+
+    private static function refuseUnless(ItemBallot $ballot, User $by, bool $adjudicates): void
+    {
+        $settler = $ballot->stage->settled_by;
+        if (! $settler->alone($adjudicates, in_array($by->id, $ballot->ballot->people(), true))) {
+            throw new Refused(
+                $settler === Settler::Third
+                    ? 'You decided on this item, so a third person settles it, or those who decided by agreement.'
+                    : 'At this stage the review lead settles what those who decided cannot agree on.',
+            );
+        }
     }
 
     /**

@@ -8,6 +8,7 @@ use App\Models\Item;
 use App\Models\Review;
 use App\Models\Stage;
 use App\Queries\Screening\ItemTraces;
+use App\Queries\Shared\StageItems;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -70,9 +71,7 @@ final class TitlesFirst
     public static function end(Stage $abstracts): void
     {
         $abstracts->update(['after_titles' => false]);
-        $awaited = fn (): Builder => DB::table('items')
-            ->where('items.review_id', $abstracts->review_id)
-            ->where('stage_id', $abstracts->id)
+        $awaited = fn (): Builder => StageItems::of($abstracts)
             ->where('state', ItemState::Awaited->value);
         $plain =
             $abstracts->closed_at === null

@@ -176,7 +176,7 @@ final readonly class ChangeStrategy
     public function freeze(User $by, Strategy $strategy, string $note = ''): StrategyVersion
     {
         return DB::transaction(function () use ($by, $strategy, $note): StrategyVersion {
-            $strategy = Strategy::query()->lockForUpdate()->findOrFail($strategy->id);
+            $strategy = $strategy->locked();
             $version = $strategy->versions()->where('revision', $strategy->head)->first();
             if ($version !== null) {
                 return $version;
@@ -206,7 +206,7 @@ final readonly class ChangeStrategy
 
     private function locked(Strategy $strategy, int $base): Strategy
     {
-        $strategy = Strategy::query()->lockForUpdate()->findOrFail($strategy->id);
+        $strategy = $strategy->locked();
         if ($strategy->head !== $base) {
             $last = $this->revision($strategy, $strategy->head);
             throw new Refused(

@@ -26,7 +26,7 @@ final readonly class DescribeSearch
     public function execute(User $by, Review $review, array $notes, Shown $shown = new Shown()): void
     {
         DB::transaction(function () use ($by, $review, $notes, $shown): void {
-            $review = Review::query()->lockForUpdate()->findOrFail($review->id);
+            $review = $review->locked();
             $before = $review->search_notes;
             $after = array_filter([...$before, ...$notes], fn (string $note): bool => $note !== '');
             if ($after === $before) {

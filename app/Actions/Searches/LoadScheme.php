@@ -11,7 +11,7 @@ use App\Models\Review;
 use App\Models\Scheme;
 use App\Models\Task;
 use App\Models\User;
-use App\Tasks\TaskState;
+use App\Tasks\TaskRun;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
@@ -87,15 +87,13 @@ final readonly class LoadScheme
         is_resource($file) && fclose($file);
 
         return DB::transaction(function () use ($by, $review, $title, $stored, $name): Task {
-            $task = $review
-                ->tasks()
-                ->create([
-                    'user_id' => $by->id,
-                    'kind' => 'thesaurus',
-                    'title' => "Reading the thesaurus {$name}",
-                    'state' => TaskState::Queued,
-                    'url' => route('thesauri', $review, false),
-                ]);
+            $task = TaskRun::queue(
+                $review,
+                $by->id,
+                'thesaurus',
+                "Reading the thesaurus {$name}",
+                route('thesauri', $review, false),
+            );
             ($this->log)($review, $by, 'scheme.brought', "Brought the thesaurus file {$name}", $task);
             AddThesaurus::dispatch($task->id, $stored, $title);
 

@@ -27,24 +27,24 @@ final readonly class MarkTranslation
     ): void {
         DB::transaction(function () use ($by, $strategy, $line, $database, $text, $isRight): void {
             $key = ['strategy_id' => $strategy->id, 'line_id' => $line, 'database' => $database];
-            $isRight
-                ? TranslationMark::query()->updateOrCreate($key, [
-                    'review_id' => $strategy->review_id,
-                    'text_hash' => hash('sha256', $text),
-                    'marked_by' => $by->id,
-                    'marked_at' => now(),
-                ])
-                : TranslationMark::query()->where($key)->delete();
-            ($this->log)(
-                $strategy->review_id,
-                $by,
-                'translation.marked',
-                $isRight
-                    ? "Found a line right as {$database} is asked it"
-                    : "Took back that a line is right in {$database}",
-                $strategy,
-                ['line' => $line, 'database' => $database, 'text' => $text],
-            );
+            $marks = TranslationMark::query();
+            $isRight ? $marks->updateOrCreate($key, self::mark($by, $strategy, $text)) : $marks->where($key)->delete();
+            $words = $isRight
+                ? "Found a line right as {$database} is asked it"
+                : "Took back that a line is right in {$database}";
+            $about = ['line' => $line, 'database' => $database, 'text' => $text];
+            ($this->log)($strategy->review_id, $by, 'translation.marked', $words, $strategy, $about);
         });
+    }
+
+    /** @return array<string, string|\DateTimeInterface> */
+    private static function mark(User $by, Strategy $strategy, string $text): array
+    {
+        return [
+            'review_id' => $strategy->review_id,
+            'text_hash' => hash('sha256', $text),
+            'marked_by' => $by->id,
+            'marked_at' => now(),
+        ];
     }
 }

@@ -81,12 +81,17 @@ final readonly class RunStrategy
             throw new Refused("{$problem->getMessage()} Nothing was run.");
         }
         if (! $whole->isUsable()) {
-            $lost = array_values(array_filter($whole->notes, fn (TranslationNote $note): bool => $note->lost));
-            $why = $lost === [] ? 'nothing of it can be said there' : $lost[0]->message();
-            throw new Refused("{$this->sources->names()[$source]} cannot be asked this: {$why}.");
+            throw new Refused("{$this->sources->names()[$source]} cannot be asked this: ".self::lost($whole).'.');
         }
 
         return $whole;
+    }
+
+    private static function lost(Compiled $whole): string
+    {
+        $lost = array_values(array_filter($whole->notes, fn (TranslationNote $note): bool => $note->lost));
+
+        return $lost === [] ? 'nothing of it can be said there' : $lost[0]->message();
     }
 
     /** @return array<int, string> each line by its number, written out, whatever it is sent as; '' where it is wrong */

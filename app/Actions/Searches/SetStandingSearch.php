@@ -11,7 +11,7 @@ use App\Models\SearchRound;
 use App\Models\StandingSearch;
 use App\Models\Strategy;
 use App\Models\User;
-use App\Tasks\TaskState;
+use App\Tasks\TaskRun;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Search\Standing\Every;
@@ -70,17 +70,17 @@ final readonly class SetStandingSearch
     public function begin(StandingSearch $standing, ?User $by = null): SearchRound
     {
         return DB::transaction(function () use ($standing, $by): SearchRound {
-            $standing = StandingSearch::query()->whereKey($standing->id)->lockForUpdate()->firstOrFail();
+            $standing = $standing->locked();
             if ($standing->rounds()->whereNull('ended_at')->exists()) {
                 throw new Refused('This search is being run already.');
             }
-            $task = $standing->review->tasks()->create([
-                'user_id' => $by->id ?? $standing->set_by,
-                'kind' => 'standing-search',
-                'title' => 'Looking for what is new: '.mb_strimwidth($standing->strategy->name, 0, 60, '…'),
-                'state' => TaskState::Queued,
-                'url' => route('strategies.standing', [$standing->review_id, $standing->strategy_id], false),
-            ]);
+            $task = TaskRun::queue(
+                $standing->review,
+                $by->id ?? $standing->set_by,
+                'standing-search',
+                'Looking for what is new: '.mb_strimwidth($standing->strategy->name, 0, 60, '…'),
+                route('strategies.standing', [$standing->review_id, $standing->strategy_id], false),
+            );
             $round = SearchRound::query()->create([
                 'review_id' => $standing->review_id,
                 'standing_search_id' => $standing->id,

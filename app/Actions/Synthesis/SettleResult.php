@@ -96,7 +96,7 @@ final readonly class SettleResult
      */
     private function sides(Review $review, Publication $publication, array $rows): Collection
     {
-        Publication::query()->whereKey($publication->id)->lockForUpdate()->first();
+        $publication->lock();
         sort($rows);
         foreach (CodedTwice::of($review, [$publication->id])->open() as $open) {
             if ($open->pair->ids() === $rows) {

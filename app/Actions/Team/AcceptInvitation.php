@@ -30,7 +30,7 @@ final readonly class AcceptInvitation
     public function execute(User $user, Invitation $invitation): User
     {
         return DB::transaction(function () use ($user, $invitation): User {
-            $invitation = Invitation::query()->lockForUpdate()->with('review')->findOrFail($invitation->id);
+            $invitation = $invitation->locked('review');
             if (strcasecmp($user->email, $invitation->email) !== 0) {
                 throw new Refused(
                     "This invitation was sent to {$invitation->email}. Sign in with that address to accept it.",

@@ -19,7 +19,7 @@ final readonly class CloseReview
     public function execute(User $by, Review $review, bool $closed): void
     {
         DB::transaction(function () use ($by, $review, $closed): void {
-            $kept = Review::query()->whereKey($review->id)->lockForUpdate()->firstOrFail();
+            $kept = $review->locked();
             if (($kept->closed_at !== null) === $closed) {
                 return;
             }

@@ -6,8 +6,9 @@ namespace App\Jobs\Deliveries;
 
 use App\Actions\Deliveries\TakeInRecords;
 use App\Database\Plans;
+use App\Files\In\DeliveredRecords;
 use App\Files\In\ReferenceFile;
-use App\Files\StoredFile;
+use App\Files\In\UnfinishedFiles;
 use App\Models\Delivery;
 use WaryHeron\Core\Bibliography\Format\UnusableFile;
 
@@ -16,14 +17,15 @@ final class DeliverFile extends DeliverySlice
 {
     private const BATCH = 500;
 
-    public function handle(TakeInRecords $takeIn): void
+    public function handle(TakeInRecords $takeIn, UnfinishedFiles $files): void
     {
         $delivery = $this->begin();
         if ($delivery === null) {
             return;
         }
         try {
-            $finished = $this->work($delivery, $takeIn);
+            $records = $files->at($delivery);
+            $finished = $this->work($delivery, $takeIn, $records);
         } catch (UnusableFile $unusable) {
             // the same file, mended, has another hash; this one need not stand in the way
             $delivery->update(['file_hash' => null]);
@@ -38,42 +40,31 @@ final class DeliverFile extends DeliverySlice
             $delivery->update(['expected' => $delivery->position]);
             $this->end($delivery, 'done', $this->outcome($delivery));
         } else {
+            $files->keep($delivery, $records);
             $this->goOn($delivery);
         }
         Plans::knowTables();
     }
 
     /** @return ?bool true at the end of the file, false where another slice has to follow, null when cancelled */
-    private function work(Delivery $delivery, TakeInRecords $takeIn): ?bool
+    private function work(Delivery $delivery, TakeInRecords $takeIn, DeliveredRecords $records): ?bool
     {
-        $file = StoredFile::of($delivery);
-        $deadline = $this->deadline();
-        $batch = [];
-        $skipped = 0;
-        foreach ($file->records() as $one) {
-            if ($skipped < $delivery->position && $batch === []) {
-                $skipped++;
-
-                continue;
+        for ($deadline = $this->deadline(); microtime(true) <= $deadline;) {
+            $batch = $records->next(self::BATCH);
+            if ($batch !== []) {
+                $delivery = $this->take($delivery, $takeIn, $batch, $records->file);
+                // where somebody else took some in meanwhile
+                $records->passTo($delivery->position);
             }
-            $batch[] = $one;
-            if (count($batch) === self::BATCH) {
-                $delivery = $this->take($delivery, $takeIn, $batch, $file);
-                $skipped = $delivery->position;
-                $batch = [];
-                if ($this->isCancelled($delivery)) {
-                    return null;
-                }
-                if (microtime(true) > $deadline) {
-                    return false;
-                }
+            if (count($batch) < self::BATCH) {
+                return true;
+            }
+            if ($this->isCancelled($delivery)) {
+                return null;
             }
         }
-        if ($batch !== []) {
-            $this->take($delivery, $takeIn, $batch, $file);
-        }
 
-        return true;
+        return false;
     }
 
     /**

@@ -9,6 +9,7 @@ use App\Database\Locks;
 use App\Database\Plans;
 use App\Models\Ranking;
 use App\Models\Stage;
+use App\Queries\Shared\StageItems;
 use App\Tasks\DiedTwice;
 use App\Tasks\OfTask;
 use App\Tasks\TaskRun;
@@ -134,11 +135,7 @@ final class RankItems implements OfTask, ShouldQueue
     /** @throws NothingToLearn */
     private function judged(Stage $stage): JudgedTexts
     {
-        $rows = DB::table('items')
-            ->join('publications', 'publications.id', '=', 'items.publication_id')
-            ->whereColumn('publications.review_id', 'items.review_id')
-            ->where('items.review_id', $stage->review_id)
-            ->where('items.stage_id', $stage->id)
+        $rows = StageItems::withPublications($stage)
             ->whereIn('items.state', [ItemState::Included->value, ItemState::Excluded->value])
             ->orderByDesc('items.opened_at')
             ->orderBy('items.id')
@@ -163,11 +160,7 @@ final class RankItems implements OfTask, ShouldQueue
         $scores = [];
         $after = 0;
         do {
-            $rows = DB::table('items')
-                ->join('publications', 'publications.id', '=', 'items.publication_id')
-                ->whereColumn('publications.review_id', 'items.review_id')
-                ->where('items.review_id', $stage->review_id)
-                ->where('items.stage_id', $stage->id)
+            $rows = StageItems::withPublications($stage)
                 ->whereIn('items.state', [ItemState::Waiting->value, ItemState::Awaited->value])
                 ->where('items.position', '>', $after)
                 ->orderBy('items.position')

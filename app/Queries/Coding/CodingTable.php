@@ -11,6 +11,7 @@ use App\Queries\Coding\Table\Cell;
 use App\Queries\Coding\Table\TableAnswer;
 use App\Queries\Coding\Table\TableStudies;
 use App\Queries\Coding\Table\TableTerms;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -114,21 +115,27 @@ final readonly class CodingTable
      */
     public static function answersOf(Review $review, array $publications, bool $inFull = false): array
     {
+        $names = StudyParts::names($review, $publications);
+        $answers = [];
+        foreach (self::answerRows($review, $publications, $inFull)->cursor() as $row) {
+            $answers[$row->publication_id][$row->code_id] = TableAnswer::of($row, $names);
+        }
+
+        return $answers;
+    }
+
+    /** @param  list<string>  $publications */
+    private static function answerRows(Review $review, array $publications, bool $inFull): Builder
+    {
         $rows = DB::table('standing_answers AS a')
             ->where('a.review_id', $review->id)
             ->whereIn('a.publication_id', $publications)
             ->select(['a.publication_id', 'a.code_id', 'a.kind', 'a.value', 'a.parts'])
             ->selectRaw("(a.from_whole OR a.evidence <> '[]') AS is_shown");
-        if ($inFull) {
-            $rows->join('users', 'users.id', '=', 'a.user_id')->addSelect(['a.evidence', 'a.note', 'users.name AS coder']);
-        }
-        $names = StudyParts::names($review, $publications);
-        $answers = [];
-        foreach ($rows->cursor() as $row) {
-            $answers[$row->publication_id][$row->code_id] = TableAnswer::of($row, $names);
-        }
 
-        return $answers;
+        return $inFull
+            ? $rows->join('users', 'users.id', '=', 'a.user_id')->addSelect(['a.evidence', 'a.note', 'users.name AS coder'])
+            : $rows;
     }
 
     /** @return array<string, true> the items that are asked of a publication */

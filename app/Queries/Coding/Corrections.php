@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries\Coding;
 
 use App\Models\Review;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\Lead\Ranked\Learned;
 
@@ -23,26 +24,35 @@ final readonly class Corrections
 
     public static function of(Review $review): self
     {
-        $taken = DB::table('answers_by_part')
-            ->where('review_id', $review->id)
-            ->where('kind', 'value')
-            ->whereRaw("evidence <> '[]'")
-            ->orderByDesc('created_at')
+        $byItem = fn (Builder $rows): array => $rows
             ->limit(self::MOST)
-            ->get(['code_id', DB::raw("evidence -> 0 ->> 'quote' AS quote")]);
-        $turnedDown = DB::table('leads')
-            ->where('review_id', $review->id)
-            ->whereIn('ruling', ['rejected', 'corrected'])
-            ->where('quote', '<>', '')
-            ->orderByDesc('ruled_at')
-            ->limit(self::MOST)
-            ->get(['code_id', 'quote']);
-        $byItem = fn ($rows): array => $rows
+            ->get()
             ->groupBy('code_id')
             ->map(fn ($of): array => array_values($of->pluck('quote')->filter()->all()))
             ->all();
 
-        return new self($byItem($taken), $byItem($turnedDown));
+        return new self($byItem(self::taken($review)), $byItem(self::turnedDown($review)));
+    }
+
+    /** The last ones first. */
+    private static function taken(Review $review): Builder
+    {
+        return DB::table('answers_by_part')
+            ->where('review_id', $review->id)
+            ->where('kind', 'value')
+            ->whereRaw("evidence <> '[]'")
+            ->orderByDesc('created_at')
+            ->select(['code_id', DB::raw("evidence -> 0 ->> 'quote' AS quote")]);
+    }
+
+    private static function turnedDown(Review $review): Builder
+    {
+        return DB::table('leads')
+            ->where('review_id', $review->id)
+            ->whereIn('ruling', ['rejected', 'corrected'])
+            ->where('quote', '<>', '')
+            ->orderByDesc('ruled_at')
+            ->select(['code_id', 'quote']);
     }
 
     /** @return array<array-key, float> weights of stems */

@@ -42,7 +42,6 @@ final class Retrievals
     /** Publications whose texts are sought or were given up, with how far each is. */
     public static function sought(Review $review): Builder
     {
-
         return DB::table('items')
             ->join('publications', 'publications.id', '=', 'items.publication_id')
             ->whereColumn('publications.review_id', 'items.review_id')
@@ -51,17 +50,18 @@ final class Retrievals
                 ->on('retrievals.publication_id', '=', 'items.publication_id'))
             ->where('items.review_id', $review->id)
             ->where('items.stage_id', self::stage($review)->id ?? '')
-            ->where(
-                fn (Builder $any) => $any
-                    ->whereNotIn('items.state', [ItemState::Folded->value, ItemState::Removed->value])
-                    ->orWhere(
-                        fn (Builder $gone) => $gone
-                            ->where('items.state', ItemState::Removed->value)
-                            ->where('retrievals.state', RetrievalState::NotRetrievable->value)
-                            ->whereNull('publications.removed_at')
-                            ->whereExists(self::wasIncluded($review)),
-                    ),
-            );
+            ->where(fn (Builder $any) => $any
+                ->whereNotIn('items.state', [ItemState::Folded->value, ItemState::Removed->value])
+                ->orWhere(fn (Builder $gone) => self::neverObtained($gone, $review)));
+    }
+
+    private static function neverObtained(Builder $items, Review $review): void
+    {
+        $items
+            ->where('items.state', ItemState::Removed->value)
+            ->where('retrievals.state', RetrievalState::NotRetrievable->value)
+            ->whereNull('publications.removed_at')
+            ->whereExists(self::wasIncluded($review));
     }
 
     /** Whether the first stage included a publication. */

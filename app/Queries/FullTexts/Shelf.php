@@ -21,11 +21,7 @@ final class Shelf
     /** @return array<string, string> PDFs by publication of this review, one each */
     public static function offers(Review $review, User $person): array
     {
-        $copies = Retrievals::sought($review)
-            ->join('publications AS elsewhere', self::isSame(...))
-            ->join('full_texts', fn (JoinClause $join) => $join
-                ->on('full_texts.review_id', '=', 'elsewhere.review_id')
-                ->on('full_texts.publication_id', '=', 'elsewhere.id'))
+        $copies = self::elsewhere($review)
             ->where('full_texts.user_id', $person->id)
             ->where('full_texts.origin', 'person')
             ->where('full_texts.review_id', '<>', $review->id)
@@ -40,6 +36,16 @@ final class Shelf
             ->all();
 
         return array_map(strval(...), $copies);
+    }
+
+    /** What is sought, with copies of the same publications in any review. */
+    private static function elsewhere(Review $review): Builder
+    {
+        return Retrievals::sought($review)
+            ->join('publications AS elsewhere', self::isSame(...))
+            ->join('full_texts', fn (JoinClause $join) => $join
+                ->on('full_texts.review_id', '=', 'elsewhere.review_id')
+                ->on('full_texts.publication_id', '=', 'elsewhere.id'));
     }
 
     /** A copy that the review has already. */

@@ -49,22 +49,25 @@ final class Studies
     public static function list(Review $review): array
     {
         $studies = [];
-        foreach (
-            self::reports($review)
-                ->leftJoin('studies', 'studies.id', '=', 'publications.study_id')
-                ->orderBy('publications.first_author')
-                ->orderBy('publications.year')
-                ->orderBy('publications.id')
-                ->select(['publications.id', 'title', 'authors', 'first_author', 'publications.year', 'journal'])
-                ->addSelect(['publications.study_id', 'studies.name'])
-                ->get() as $report
-        ) {
+        foreach (self::named($review)->get() as $report) {
             $studies[$report->study_id ?? $report->id][] = $report;
         }
         $listed = array_map(fn (array $reports): ListedStudy => new ListedStudy($reports), array_values($studies));
         usort($listed, fn (ListedStudy $a, ListedStudy $b): int => ($a->id === null) <=> ($b->id === null));
 
         return $listed;
+    }
+
+    /** Reports with the names of their studies. */
+    private static function named(Review $review): Builder
+    {
+        return self::reports($review)
+            ->leftJoin('studies', 'studies.id', '=', 'publications.study_id')
+            ->orderBy('publications.first_author')
+            ->orderBy('publications.year')
+            ->orderBy('publications.id')
+            ->select(['publications.id', 'title', 'authors', 'first_author', 'publications.year', 'journal'])
+            ->addSelect(['publications.study_id', 'studies.name']);
     }
 
     /** @return list<ReportsOfOneStudy> */

@@ -48,10 +48,7 @@ final class CertainGroups
     /** @return list<CertainGroup> */
     public static function of(Matching $matching): array
     {
-        $pairs = OpenPairs::of($matching)
-            ->where('verdict', MatchVerdict::Certain->value)
-            ->where('score', '>=', $matching->review->matchSettings()->certain)
-            ->get(['record_a', 'record_b', 'score', 'a.publication_id AS of_a', 'b.publication_id AS of_b']);
+        $pairs = self::pairs($matching);
         if ($pairs->isEmpty()) {
             return [];
         }
@@ -66,6 +63,15 @@ final class CertainGroups
         }
 
         return self::groups($clusters, $records, $weakest);
+    }
+
+    /** @return Collection<int, \stdClass> the certain ones that nobody has ruled on */
+    private static function pairs(Matching $matching): Collection
+    {
+        return OpenPairs::of($matching)
+            ->where('verdict', MatchVerdict::Certain->value)
+            ->where('score', '>=', $matching->review->matchSettings()->certain)
+            ->get(['record_a', 'record_b', 'score', 'a.publication_id AS of_a', 'b.publication_id AS of_b']);
     }
 
     /** @param  Collection<int, mixed>  $publications  of whose records */

@@ -74,22 +74,41 @@ final readonly class PairEvidence
     {
         $comparison = new Comparison((int) $pair->code);
         $rarity = $pair->rarity === null ? null : (float) $pair->rarity;
+        $rule = MatchRule::deciding(new Evidence($comparison, $rarity !== null));
+
+        return new self(
+            $letters,
+            round((float) $pair->score, 1),
+            self::partsOf($judge, $comparison, $rarity),
+            self::against($comparison, $rarity !== null),
+            $rule->sentence(),
+        );
+    }
+
+    /** @return list<PairPart> */
+    private static function partsOf(Judge $judge, Comparison $comparison, ?float $rarity): array
+    {
         $parts = [];
         foreach ($judge->parts($comparison, $rarity) as $name => $bits) {
             $field = MatchField::from($name);
             $level = $field->levels()[$comparison->level($field)][0];
             $parts[] = new PairPart($name, $level, round($bits, 1));
         }
+
+        return $parts;
+    }
+
+    /** @return list<string> */
+    private static function against(Comparison $comparison, bool $isCommonTitle): array
+    {
         $against = array_map(
             fn (Conflict $conflict): string => $conflict->words(),
             Conflict::in($comparison->conflicts()),
         );
-        if ($rarity !== null) {
-            $against[] = 'Several publications of this review bear this title, so it tells little.';
-        }
-        $rule = MatchRule::deciding(new Evidence($comparison, $rarity !== null));
 
-        return new self($letters, round((float) $pair->score, 1), $parts, $against, $rule->sentence());
+        return $isCommonTitle
+            ? [...$against, 'Several publications of this review bear this title, so it tells little.']
+            : $against;
     }
 
     /**

@@ -66,15 +66,19 @@ final readonly class LogFilters
             fn (string $key): string => $asked->text($key),
             array_combine($keys = ['who', 'about', 'words', 'from', 'to', 'by'], $keys),
         );
-        $isDay = fn (string $day): bool => preg_match('/^\d{4}-\d{2}-\d{2}$/', $day) === 1 &&
-            checkdate((int) substr($day, 5, 2), (int) substr($day, 8), (int) substr($day, 0, 4));
-        $given['from'] = $isDay($given['from']) ? $given['from'] : '';
-        $given['to'] = $isDay($given['to']) ? $given['to'] : '';
+        $given['from'] = self::isDay($given['from']) ? $given['from'] : '';
+        $given['to'] = self::isDay($given['to']) ? $given['to'] : '';
         $given['about'] = isset(self::AREAS[$given['about']]) ? $given['about'] : '';
         $given['by'] = isset(self::GROUPS[$given['by']]) ? $given['by'] : '';
         $given['words'] = mb_substr($given['words'], 0, 200);
 
         return new self($review, $viewer, array_filter($given, fn (string $value): bool => $value !== ''));
+    }
+
+    private static function isDay(string $text): bool
+    {
+        return preg_match('/^(\d{4})-(\d{2})-(\d{2})$/', $text, $part) === 1 &&
+            checkdate((int) $part[2], (int) $part[3], (int) $part[1]);
     }
 
     /** @return Builder<LogEntry> newest first */

@@ -8,6 +8,7 @@ use App\Models\Review;
 use App\Models\User;
 use App\Queries\Shared\Visibility;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 
@@ -81,15 +82,17 @@ final class DecisionRows
             ->whereColumn('publications.review_id', 'items.review_id')
             ->join('users', 'users.id', '=', 'decisions.user_id')
             ->leftJoin('criteria', 'criteria.id', '=', 'decisions.criterion_id')
-            ->leftJoin(
-                'settlements',
-                fn ($s) => $s
-                    ->on('settlements.review_id', '=', 'items.review_id')
-                    ->on('settlements.item_id', '=', 'items.id')
-                    ->whereNull('settlements.superseded_at'),
-            )
+            ->leftJoin('settlements', self::standing(...))
             ->leftJoin('users AS settler', 'settler.id', '=', 'settlements.user_id')
             ->leftJoin('criteria AS final', 'final.id', '=', 'settlements.criterion_id');
+    }
+
+    private static function standing(JoinClause $settlements): void
+    {
+        $settlements
+            ->on('settlements.review_id', '=', 'items.review_id')
+            ->on('settlements.item_id', '=', 'items.id')
+            ->whereNull('settlements.superseded_at');
     }
 
     /** @return list<?string> */

@@ -10,6 +10,7 @@ use App\Models\Review;
 use App\Models\Stage;
 use App\Models\TalkMessage;
 use App\Models\User;
+use App\Queries\Shared\StageItems;
 use App\Queries\Shared\Visibility;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
@@ -32,21 +33,28 @@ final class OpenItems
                 ') AS pair FROM items WHERE items.review_id = ? AND items.stage_id = ? AND items.state = ?) AS open GROUP BY 1, 2 ORDER BY 3 DESC, 1, 2',
             [$stage->review_id, $stage->id, ItemState::Disagreement->value],
         );
-        $names = User::query()
-            ->whereIn('id', array_unique(explode(' ', implode(' ', array_column($rows, 'pair')))))
-            ->pluck('name', 'id');
+        $names = self::names(array_column($rows, 'pair'));
 
         return array_map(
             fn (stdClass $row): OpenGroup => new OpenGroup(
                 (string) $row->kind,
                 (string) $row->pair,
-                $row->pair === ''
-                    ? 'nobody decided'
-                    : collect(explode(' ', $row->pair))->map(fn (string $id): string => $names[$id] ?? '')->join(' and '),
+                $row->pair === '' ? 'nobody decided' : strtr($row->pair, [...$names, ' ' => ' and ']),
                 (int) $row->n,
             ),
             array_values($rows),
         );
+    }
+
+    /**
+     * @param  list<string>  $pairs  of ids
+     * @return array<string, string>
+     */
+    private static function names(array $pairs): array
+    {
+        $ids = array_unique(explode(' ', implode(' ', $pairs)));
+
+        return User::query()->whereIn('id', $ids)->pluck('name', 'id')->all();
     }
 
     /**
@@ -101,11 +109,7 @@ final class OpenItems
         string $pair = '',
         int $most = 200,
     ): Collection {
-        $items = DB::table('items')
-            ->join('publications', 'publications.id', '=', 'items.publication_id')
-            ->whereColumn('publications.review_id', 'items.review_id')
-            ->where('items.review_id', $stage->review_id)
-            ->where('items.stage_id', $stage->id)
+        $items = StageItems::withPublications($stage)
             ->where('items.state', ItemState::Disagreement->value)
             ->when($kind !== '', fn ($items) => $items->where('items.kind', $kind))
             ->when($pair !== '', fn ($items) => $items->whereRaw('('.self::PAIR.') = ?', [$pair]))

@@ -7,6 +7,7 @@ namespace App\Queries\Screening;
 use App\Access\Ability;
 use App\Models\Membership;
 use App\Models\Stage;
+use App\Queries\Shared\StageItems;
 use App\Queries\Shared\Tallies;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -32,16 +33,8 @@ final readonly class Progress
         $from = CarbonImmutable::today()->subDays(self::DAYS - 1);
         $daily = self::daily($stage, $from);
         $members = Membership::query()->where('review_id', $stage->review_id)->with('user')->get();
-        $counts = ScreenerCounts::byPerson(
-            $stage,
-            $tallies,
-            array_values(
-                $members
-                    ->filter(fn (Membership $m): bool => $m->role->may(Ability::Screen))
-                    ->map(fn (Membership $m): string => $m->user_id)
-                    ->all(),
-            ),
-        );
+        $judges = $members->filter(fn (Membership $m): bool => $m->role->may(Ability::Screen));
+        $counts = ScreenerCounts::byPerson($stage, $tallies, array_values($judges->pluck('user_id')->all()));
 
         $people = $members
             ->filter(fn (Membership $m): bool => isset($counts[$m->user_id]))
@@ -74,9 +67,7 @@ final readonly class Progress
     /** @return list<DayProgress> */
     private static function daysOf(Stage $stage, CarbonImmutable $from): array
     {
-        $items = fn () => DB::table('items')
-            ->where('review_id', $stage->review_id)
-            ->where('stage_id', $stage->id)
+        $items = fn () => StageItems::of($stage)
             ->where('opened_at', '>=', $from)
             ->groupByRaw('1')
             ->selectRaw('opened_at::date AS day, count(*) AS n');

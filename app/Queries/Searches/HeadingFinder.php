@@ -139,6 +139,16 @@ final readonly class HeadingFinder
                 $this->compiler->compile($review, $source, new Heading($label, true))->text,
             ];
         }
+
+        return $this->countsOf($source, $texts);
+    }
+
+    /**
+     * @param  array<string, array{string, string}>  $texts  of the heading alone, and with those below it
+     * @return array<string, HeadingCounts>
+     */
+    private function countsOf(string $source, array $texts): array
+    {
         try {
             $counts = $this->counts->of($source, array_merge(...array_values($texts)), self::SECONDS);
         } catch (SourceFailed) {

@@ -151,9 +151,7 @@ final class Visibility
     public static function hidesSomeNames(Stage $stage, User $user): bool
     {
         return $stage->names_hidden &&
-            DB::table('items')
-                ->where('items.review_id', $stage->review_id)
-                ->where('items.stage_id', $stage->id)
+            StageItems::of($stage)
                 ->whereRaw(self::NAMES_HIDDEN, [$user->id])
                 ->exists();
     }

@@ -11,7 +11,6 @@ use App\Models\User;
 use App\Queries\Coding\CodedStudies;
 use App\Queries\Coding\CodingShares;
 use App\Queries\Screening\ScreenerCounts;
-use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\StagePurpose;
 
@@ -57,9 +56,7 @@ final readonly class Waiting
 
     private static function toSettle(User $user, Stage $stage, bool $mayAlone): int
     {
-        return DB::table('items')
-            ->where('review_id', $stage->review_id)
-            ->where('stage_id', $stage->id)
+        return StageItems::of($stage)
             ->where('state', ItemState::Disagreement->value)
             ->when(
                 ! $mayAlone,

@@ -23,6 +23,8 @@ use Illuminate\Validation\Rule;
 /** Plain questions to what a review holds; each person sees their own. */
 final class AskController extends Controller
 {
+    private const IN_NO_PLACE = ['scope.required' => 'Tick at least one place to look in.'];
+
     public function index(Request $request, Review $review): View
     {
         return $this->page($request, $review, null);
@@ -41,16 +43,11 @@ final class AskController extends Controller
             'scope.*' => ['distinct', Rule::in(array_keys(AskedPieces::SCOPES))],
             'after' => ['nullable', 'string', 'size:26'],
             'narrow' => ['nullable', 'boolean'],
-        ], ['scope.required' => 'Tick at least one place to look in.']);
+        ], self::IN_NO_PLACE);
+        [$words, $scope] = [trim($given['question']), array_values($given['scope'])];
         $after = isset($given['after']) ? $this->own($request, $review)->where('id', $given['after'])->first() : null;
-        $asked = $ask->execute(
-            $this->me($request),
-            $review,
-            trim($given['question']),
-            array_values($given['scope']),
-            $after,
-            (bool) ($given['narrow'] ?? false),
-        );
+        $narrows = (bool) ($given['narrow'] ?? false);
+        $asked = $ask->execute($this->me($request), $review, $words, $scope, $after, $narrows);
 
         return redirect()->route('ask.show', [$review, $asked->id]);
     }

@@ -24,6 +24,11 @@ final class DraftChangeController extends Controller
 {
     private const STEP = 10;
 
+    private const PDF = [
+        'file.required' => 'Choose a PDF first.',
+        'file.*' => 'The file did not arrive. A PDF may have 100 MB at most.',
+    ];
+
     public function __construct(private readonly ChangeDraft $change)
     {
     }
@@ -96,20 +101,16 @@ final class DraftChangeController extends Controller
         AddFullText $add,
     ): RedirectResponse {
         abort_unless($paper->review_id === $review->id && $paper->scouting_id === $draft->scouting_id, 404);
-        $given = $request->validate(
-            ['file' => ['required', 'file', 'max:'.intdiv(AddFullText::LARGEST, 1024)]],
-            ['file.required' => 'Choose a PDF first.', 'file.*' => 'The file did not arrive. A PDF may have 100 MB at most.'],
-        );
+        $rules = ['file' => ['required', 'file', 'max:'.intdiv(AddFullText::LARGEST, 1024)]];
+        $file = $request->validate($rules, self::PDF)['file'];
         $publication = $paper->publication ?? throw new Refused(
             'This paper is not in the library yet. Take it over, then add its PDF.',
         );
-        $file = $given['file'];
-        $add->execute($this->me($request), $review, $file->getRealPath(), $file->getClientOriginalName(), $publication);
+        $name = $file->getClientOriginalName();
+        $add->execute($this->me($request), $review, $file->getRealPath(), $name, $publication);
+        $said = "“{$name}” is kept as its full text. It is read now; then the draft is made again with it.";
 
-        return redirect()->to(url()->previous().'#paper-'.$paper->id)->with(
-            'notice',
-            "“{$file->getClientOriginalName()}” is kept as its full text. It is read now; then the draft is made again with it.",
-        );
+        return redirect()->to(url()->previous().'#paper-'.$paper->id)->with('notice', $said);
     }
 
     public function deepen(Request $request, Review $review, Draft $draft): RedirectResponse

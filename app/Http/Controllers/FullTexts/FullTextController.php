@@ -29,29 +29,24 @@ use Symfony\Component\HttpFoundation\Response;
 /** PDFs: brought, shown, and assigned to what they are copies of. */
 final class FullTextController extends Controller
 {
+    private const LARGEST = [
+        'file.max' => 'A PDF may have 100 MB at most.',
+        'file.*' => 'The file did not arrive. A PDF may have 100 MB at most.',
+    ];
+
     /** One file a request, so that each has its own answer. */
     public function store(Request $request, Review $review, AddFullText $add): JsonResponse
     {
+        $largest = 'max:'.intdiv(AddFullText::LARGEST, 1024);
         $given = $request->validate(
-            [
-                'file' => ['required', 'file', 'max:'.intdiv(AddFullText::LARGEST, 1024)],
-                'publication' => ['nullable', 'string'],
-            ],
-            [
-                'file.max' => 'A PDF may have 100 MB at most.',
-                'file.*' => 'The file did not arrive. A PDF may have 100 MB at most.',
-            ],
+            ['file' => ['required', 'file', $largest], 'publication' => ['nullable', 'string']],
+            self::LARGEST,
         );
         $of = isset($given['publication'])
             ? Publication::query()->where('review_id', $review->id)->whereKey($given['publication'])->firstOrFail()
             : null;
-        $made = $add->execute(
-            $this->me($request),
-            $review,
-            $given['file']->getRealPath(),
-            $given['file']->getClientOriginalName(),
-            $of,
-        );
+        $file = $given['file'];
+        $made = $add->execute($this->me($request), $review, $file->getRealPath(), $file->getClientOriginalName(), $of);
 
         return $this->standing($review, $made->refresh());
     }
@@ -106,27 +101,35 @@ final class FullTextController extends Controller
 
     public function unassigned(Request $request, Review $review): View
     {
-        $files = Retrievals::unassigned($review)->with('user')->orderBy('created_at')->orderBy('id')->limit(50)->get();
+        $waiting = fn () => Retrievals::unassigned($review);
+        $files = $waiting()->with('user')->orderBy('created_at')->orderBy('id')->limit(50)->get();
         $words = mb_substr(Input::text($request, 'words'), 0, 200);
-        $offered = array_merge(
-            [],
-            ...$files->map(fn (FullText $file): array => array_column($file->offers, 'publication'))->all(),
-        );
 
         return view('full-texts.unassigned', [
             'review' => $review,
             'files' => $files,
             'words' => $words,
             'asking' => Input::text($request, 'file'),
-            'all' => Retrievals::unassigned($review)->count(),
-            'pictured' => Retrievals::unassigned($review)->where('state', 'scan')->whereNull('pictures_read_at')->count(),
-            'titles' => Publication::query()
-                ->where('review_id', $review->id)
-                ->whereIn('id', $offered)
-                ->get(['id', 'title', 'authors', 'year', 'journal'])
-                ->keyBy('id'),
+            'all' => $waiting()->count(),
+            'pictured' => $waiting()->where('state', 'scan')->whereNull('pictures_read_at')->count(),
+            'titles' => self::offered($review, array_values($files->all())),
             'found' => $words === '' ? [] : Retrievals::rows($review, Retrievals::found($review, ['words' => $words])),
         ]);
+    }
+
+    /**
+     * @param  list<FullText>  $files
+     * @return Collection<string, Publication> those that they may be copies of
+     */
+    private static function offered(Review $review, array $files): Collection
+    {
+        $ids = array_merge([], ...array_map(fn (FullText $file): array => array_column($file->offers, 'publication'), $files));
+
+        return Publication::query()
+            ->where('review_id', $review->id)
+            ->whereIn('id', $ids)
+            ->get(['id', 'title', 'authors', 'year', 'journal'])
+            ->keyBy('id');
     }
 
     /** Has the words in the pictures of its pages read. */
@@ -195,19 +198,27 @@ final class FullTextController extends Controller
     /** It is better than the other copies of its publication, whose evidence is shown in it from now on. */
     public function better(Request $request, Review $review, FullText $fullText, ReplaceCopy $replace): JsonResponse
     {
-        $found = $all = 0;
+        $pieces = [];
         foreach (self::othersOfSame($fullText) as $one) {
             $replace->execute($this->me($request), $one, $fullText);
-            $pieces = CopyEvidence::of($review, $one, $this->me($request));
-            $all += count($pieces);
-            $found += count(array_filter($pieces, fn (RestingPiece $piece): bool => $piece->now !== null));
+            array_push($pieces, ...CopyEvidence::of($review, $one, $this->me($request)));
         }
 
         return response()->json([
             ...(array) $this->list($review, $fullText->publication_id),
-            'said' => $all === 0 ? 'It is the better copy. No evidence was taken from the others.'
-                : "It is the better copy. {$found} of {$all} pieces of evidence were found again in it; all are kept.",
+            'said' => 'It is the better copy. '.self::foundAgain($pieces),
         ]);
+    }
+
+    /** @param  list<RestingPiece>  $pieces */
+    private static function foundAgain(array $pieces): string
+    {
+        $all = count($pieces);
+        $found = count(array_filter($pieces, fn (RestingPiece $piece): bool => $piece->now !== null));
+
+        return $all === 0
+            ? 'No evidence was taken from the others.'
+            : "{$found} of {$all} pieces of evidence were found again in it; all are kept.";
     }
 
     /** @return Collection<int, FullText> the copies of the same publication that stand */

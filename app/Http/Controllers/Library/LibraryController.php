@@ -24,6 +24,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\Response;
+use WaryHeron\Core\Bibliography\Reference;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Search\Text\Highlighter;
 
@@ -36,6 +37,8 @@ final class LibraryController extends Controller
     ];
 
     public const COLUMNS = ['author', 'year', 'records', 'doi', 'type', 'language', 'tags'];
+
+    private const UNREASONED = ['reason.required' => 'Give the reason; the flow diagram will tell it.'];
 
     public function index(Request $request, Review $review): View
     {
@@ -71,25 +74,24 @@ final class LibraryController extends Controller
     {
         $filters = LibraryFilters::from(Input::asked($request), $review, $this->me($request));
         $name = Str::limit(Str::slug($review->title), 40, '').'-library';
-        if ($format === 'references') {
-            $given = $request->validate([
-                'style' => ['required', 'string', 'in:'.implode(',', array_keys(ReferenceList::styles()))],
-                'as' => ['required', 'in:docx,plain,html'],
-            ]);
-            $references = LibraryReferences::of($review, $filters);
+        $references = LibraryReferences::of($review, $filters);
 
-            return TextDownload::made(
-                $name.'-references',
-                ['docx' => 'docx', 'plain' => 'txt', 'html' => 'html'][$given['as']],
-                ReferenceList::of(
-                    (fn () => (yield from $this->most($references, ReferenceList::MOST)))(),
-                    $given['style'],
-                    $given['as'],
-                ),
-            );
-        }
+        return $format === 'references'
+            ? $this->list($request, "{$name}-references", $references)
+            : RecordDownload::make($name, $format, $references, []);
+    }
 
-        return RecordDownload::make($name, $format, LibraryReferences::of($review, $filters), []);
+    /** @param  \Generator<string, Reference>  $references */
+    private function list(Request $request, string $name, \Generator $references): Response
+    {
+        $given = $request->validate([
+            'style' => ['required', 'string', 'in:'.implode(',', array_keys(ReferenceList::styles()))],
+            'as' => ['required', 'in:docx,plain,html'],
+        ]);
+        $ending = ['docx' => 'docx', 'plain' => 'txt', 'html' => 'html'][$given['as']];
+        $some = (fn () => (yield from $this->most($references, ReferenceList::MOST)))();
+
+        return TextDownload::made($name, $ending, ReferenceList::of($some, $given['style'], $given['as']));
     }
 
     public function tag(Request $request, Review $review, TagPublications $tag): RedirectResponse
@@ -120,21 +122,14 @@ final class LibraryController extends Controller
 
     public function remove(Request $request, Review $review, RemovePublications $remove): RedirectResponse
     {
-        $given = $request->validate(
-            ['reason' => ['required', 'string', 'max:200', 'regex:/\S/'], ...self::CHOSEN],
-            ['reason.required' => 'Give the reason; the flow diagram will tell it.'],
-        );
+        $rules = ['reason' => ['required', 'string', 'max:200', 'regex:/\S/'], ...self::CHOSEN];
+        $reason = trim($request->validate($rules, self::UNREASONED)['reason']);
         $filters = $this->chosen($request, $review);
         if (! $request->boolean('sure')) {
-            return $this->askFirst($request, $review, 'remove', $filters->chosen()->count(), trim($given['reason']));
+            return $this->askFirst($request, $review, 'remove', $filters->chosen()->count(), $reason);
         }
-        $count = $remove->execute(
-            $this->me($request),
-            $review,
-            $this->asShown($request, $filters)->chosen(),
-            trim($given['reason']),
-        );
-
+        $chosen = $this->asShown($request, $filters)->chosen();
+        $count = $remove->execute($this->me($request), $review, $chosen, $reason);
         $are = number_format($count).($count === 1 ? ' publication is' : ' publications are');
 
         return redirect()

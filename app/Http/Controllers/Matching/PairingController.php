@@ -21,6 +21,13 @@ use Illuminate\Http\Request;
 
 final class PairingController extends Controller
 {
+    private const RULING = [
+        'parts' => ['required', 'array', 'min:1', 'max:30'],
+        'parts.*' => ['array', 'min:1', 'max:60'],
+        'parts.*.*' => ['string', 'size:26'],
+        'later' => ['boolean'],
+    ];
+
     public function show(Request $request, Review $review, ClaimGroup $claim): View
     {
         $key = Input::text($request, 'group');
@@ -52,28 +59,21 @@ final class PairingController extends Controller
 
     public function rule(Request $request, Review $review, RuleOnGroup $rule): JsonResponse
     {
-        $given = $request->validate([
-            'parts' => ['required', 'array', 'min:1', 'max:30'],
-            'parts.*' => ['array', 'min:1', 'max:60'],
-            'parts.*.*' => ['string', 'size:26'],
-            'later' => ['boolean'],
-        ]);
+        $given = $request->validate(self::RULING);
         /** @var list<list<string>> $parts */
         $parts = array_map(array_values(...), array_values($given['parts']));
+        $me = $this->me($request);
         try {
-            $stroke =
-                $given['later'] ?? false
-                    ? $rule->later($this->me($request), $review, array_merge(...$parts))
-                    : $rule->execute($this->me($request), $review, $parts);
+            $stroke = $given['later'] ?? false
+                ? $rule->later($me, $review, array_merge(...$parts))
+                : $rule->execute($me, $review, $parts);
         } catch (Refused $refused) {
             return response()->json(['message' => $refused->getMessage()], 409);
         }
         $matching = $review->latestMatching();
+        $left = $matching === null ? 0 : count(PairingQueue::of($matching, $me)->groups);
 
-        return response()->json([
-            'stroke' => $stroke,
-            'left' => $matching === null ? 0 : count(PairingQueue::of($matching, $this->me($request))->groups),
-        ]);
+        return response()->json(['stroke' => $stroke, 'left' => $left]);
     }
 
     public function undo(Request $request, Review $review, RuleOnGroup $rule): JsonResponse

@@ -34,6 +34,7 @@ use App\View\Report\BlockContent;
 use App\View\Report\LiveBlocks;
 use App\View\Report\ReportFile;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -55,28 +56,30 @@ final class ComposerController extends Controller
         if ($report === null) {
             return view('report.begin', ['review' => $review]);
         }
-        $report = $read->execute($report);
+        $report = $read->execute($report)->setRelation('review', $review);
+        $mayWrite = Gate::allows('write', $review);
 
         return view('report.compose', [
             'review' => $review,
             'report' => $report,
             'coverage' => Coverage::of(Section::all(Schema::node($report->said))),
             'items' => count(ReportingItem::cases()),
-            'versions' => ReportVersion::query()
-                ->where('review_id', $review->id)
-                ->with('user')
-                ->orderByDesc('id')
-                ->limit(30)
-                ->get(['id', 'name', 'user_id', 'created_at']),
+            'versions' => self::versions($review),
             'offered' => LiveBlocks::offered($review),
             'styles' => ReferenceList::styles(),
-            'data' => ComposerStart::of(
-                $report->setRelation('review', $review),
-                $this->me($request),
-                Gate::allows('write', $review),
-                self::addresses($review),
-            ),
+            'data' => ComposerStart::of($report, $this->me($request), $mayWrite, self::addresses($review)),
         ]);
+    }
+
+    /** @return Collection<int, ReportVersion> the last ones */
+    private static function versions(Review $review): Collection
+    {
+        return ReportVersion::query()
+            ->where('review_id', $review->id)
+            ->with('user')
+            ->orderByDesc('id')
+            ->limit(30)
+            ->get(['id', 'name', 'user_id', 'created_at']);
     }
 
     /** @return array<string, string> */

@@ -12,6 +12,7 @@ use App\Http\Input;
 use App\Models\FullText;
 use App\Models\ReadingLink;
 use App\Models\ReportVersion;
+use App\Models\Review;
 use App\Queries\Report\Composed\Readable;
 use App\Queries\Report\Composed\ReadableDecisions;
 use App\View\Report\ReportFile;
@@ -26,6 +27,8 @@ use Symfony\Component\HttpFoundation\Response;
 /** What outsiders read by an address they were given: the report as it was kept last, and what it rests on. */
 final class ReadingController extends Controller
 {
+    private const COMMENT = ['name' => ['required', 'string', 'max:100'], 'body' => ['required', 'string', 'max:4000']];
+
     public function show(Request $request, string $token): View
     {
         $link = $this->link($token);
@@ -41,12 +44,17 @@ final class ReadingController extends Controller
             'headings' => $link->with_comments ? Readable::headings($version) : [],
             'isHeard' => $link->review->closed_at === null,
             'said' => $link->with_comments ? HearReader::of($link)->orderBy('id')->get() : null,
-            // a version never changes, so that what it reads like does not either
-            'parts' => Cache::rememberForever(
-                "reading with keys {$version->id}",
-                fn (): array => get_object_vars(ReportFile::ofVersion($link->review, $version)->parts()),
-            ),
+            'parts' => self::parts($link->review, $version),
         ]);
+    }
+
+    /** @return array<string, string> a version never changes, so that what it reads like does not either */
+    private static function parts(Review $review, ReportVersion $version): array
+    {
+        return Cache::rememberForever(
+            "reading with keys {$version->id}",
+            fn (): array => get_object_vars(ReportFile::ofVersion($review, $version)->parts()),
+        );
     }
 
     public function searches(Request $request, string $token): View
@@ -100,11 +108,8 @@ final class ReadingController extends Controller
         $link = $this->read($request, $token);
         abort_unless($link->with_comments && $link->review->closed_at === null, 404);
         $version = $this->version($link);
-        $given = $request->validate([
-            'name' => ['required', 'string', 'max:100'],
-            'about' => ['nullable', 'string', Rule::in(Readable::headings($version))],
-            'body' => ['required', 'string', 'max:4000'],
-        ]);
+        $about = ['nullable', 'string', Rule::in(Readable::headings($version))];
+        $given = $request->validate([...self::COMMENT, 'about' => $about]);
         $back = redirect()->to(route('reading', $token).'#comments');
         try {
             $hear->execute($link, $version, trim($given['name']), $given['about'] ?? '', trim($given['body']));

@@ -40,24 +40,17 @@ final class ReadingLinkController extends Controller
 
     public function store(Request $request, Review $review, GiveReadingLink $give): RedirectResponse
     {
+        $wishes = array_keys(GiveReadingLink::WISHES);
         $given = $request->validate([
             'name' => ['required', 'string', 'max:200'],
             'password' => ['nullable', 'string', 'min:8', 'max:200'],
             'days' => ['nullable', 'integer', 'between:1,3650'],
-            ...array_fill_keys(array_keys(GiveReadingLink::WISHES), ['nullable', 'boolean']),
+            ...array_fill_keys($wishes, ['nullable', 'boolean']),
         ]);
-        $days = $given['days'] ?? null;
-        $token = $give->execute(
-            $this->me($request),
-            $review,
-            trim($given['name']),
-            $given['password'] ?? null,
-            $days === null ? null : CarbonImmutable::now()->addDays((int) $days),
-            array_values(array_filter(
-                array_keys(GiveReadingLink::WISHES),
-                fn (string $one): bool => (bool) ($given[$one] ?? false),
-            )),
-        );
+        $wished = array_values(array_filter($wishes, fn (string $one): bool => (bool) ($given[$one] ?? false)));
+        $until = isset($given['days']) ? CarbonImmutable::now()->addDays((int) $given['days']) : null;
+        [$name, $password] = [trim($given['name']), $given['password'] ?? null];
+        $token = $give->execute($this->me($request), $review, $name, $password, $until, $wished);
 
         return redirect()->route('report.links', $review)->with('address', route('reading', $token));
     }

@@ -20,6 +20,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use WaryHeron\Core\Bibliography\Format\Csv\CsvLine;
+use WaryHeron\Core\Flow\Diagram;
 use WaryHeron\Core\Flow\DiagramSvg;
 use WaryHeron\Core\Flow\FlowNumber;
 
@@ -92,21 +93,24 @@ final class ReportController extends Controller
         $diagram = FlowQuery::diagram($review);
         $name = Str::limit(Str::slug($review->title), 40, '')."-flow.{$format}";
         if ($format !== 'csv') {
-            return SvgPicture::download(
-                DiagramSvg::of($diagram, $review->title, FlowQuery::links($review)),
-                $name,
-                $format,
-            );
+            $svg = DiagramSvg::of($diagram, $review->title, FlowQuery::links($review));
+
+            return SvgPicture::download($svg, $name, $format);
         }
+
+        return response(self::table($diagram), 200, [
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => "attachment; filename=\"{$name}\"",
+        ]);
+    }
+
+    private static function table(Diagram $diagram): string
+    {
         $rows = array_map(
             fn (FlowNumber $one): array => [$one->arm, $one->phase, $one->line->label, $one->line->n],
             $diagram->numbers(),
         );
-        $lines = array_map(CsvLine::of(...), [['arm', 'phase', 'box', 'n'], ...$rows]);
 
-        return response(CsvLine::BEGINNING.implode('', $lines), 200, [
-            'Content-Type' => 'text/csv; charset=utf-8',
-            'Content-Disposition' => "attachment; filename=\"{$name}\"",
-        ]);
+        return CsvLine::BEGINNING.implode('', array_map(CsvLine::of(...), [['arm', 'phase', 'box', 'n'], ...$rows]));
     }
 }

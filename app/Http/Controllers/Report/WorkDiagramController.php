@@ -56,15 +56,25 @@ final class WorkDiagramController extends Controller
             'captions' => ['array', 'max:60'],
             'captions.*' => ['nullable', 'string', 'max:120'],
         ]);
-        $captions = [];
-        // in the form they are numbered, since a key holds a blank
-        foreach (WorkSteps::of((clone $review)->forceFill(['work_captions' => []])) as $i => $step) {
-            $caption = trim((string) ($given['captions'][$i] ?? ''));
-            $captions[$step->key] = $caption === $step->title ? '' : $caption;
-        }
+        $captions = self::captions($review, $given['captions'] ?? []);
         $word->execute($this->me($request), $review, $captions, (int) $given['columns'], Input::shown($request));
 
         return redirect()->route('report.work', $review)->with('notice', 'The diagram says so from now on.');
+    }
+
+    /**
+     * @param  array<?string>  $given  in the form they are numbered, since a key holds a blank
+     * @return array<string, string> by step; empty where the usual words stand
+     */
+    private static function captions(Review $review, array $given): array
+    {
+        $captions = [];
+        foreach (WorkSteps::of((clone $review)->forceFill(['work_captions' => []])) as $i => $step) {
+            $caption = trim((string) ($given[$i] ?? ''));
+            $captions[$step->key] = $caption === $step->title ? '' : $caption;
+        }
+
+        return $captions;
     }
 
     private static function drawn(Review $review): string

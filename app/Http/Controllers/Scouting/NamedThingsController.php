@@ -24,6 +24,14 @@ use WaryHeron\Core\Scouting\Named\NameKind;
 /** The things of one kind that papers name, and their way into a strategy. */
 final class NamedThingsController extends Controller
 {
+    private const NAMES = [
+        'names' => ['required', 'array', 'max:100'],
+        'names.*' => ['string', 'max:200'],
+        'concept' => ['required', 'string', 'max:60'],
+    ];
+
+    private const UNNAMED = ['names.required' => 'Tick first what is to go into the strategy.'];
+
     public function show(ScoutingRequest $request, Review $review, Scouting $scouting, NameKind $kind): View
     {
         return view('scouting.named', [
@@ -55,21 +63,13 @@ final class NamedThingsController extends Controller
         NameKind $kind,
         IntoBoard $into,
     ): RedirectResponse {
-        $given = $request->validate([
-            'names' => ['required', 'array', 'max:100'],
-            'names.*' => ['string', 'max:200'],
-            'concept' => ['required', 'string', 'max:60'],
-        ], ['names.required' => 'Tick first what is to go into the strategy.']);
+        $given = $request->validate(self::NAMES, self::UNNAMED);
         [$strategy, $block] = [...explode('/', $given['concept'], 2), ''];
         $strategy = Strategy::query()->where('review_id', $review->id)->whereNull('archived_at')->findOrFail($strategy);
         $names = array_values($given['names']);
         $concept = $into->execute($this->me($request), $strategy, $block, Str::ucfirst($kind->label()), $names);
+        $taken = count($names).' '.Str::plural('name', count($names))." taken into “{$concept}”. Undo takes them off.";
 
-        return redirect()
-            ->route('strategies.show', [$review, $strategy])
-            ->with(
-                'notice',
-                count($names).' '.Str::plural('name', count($names))." taken into “{$concept}”. Undo takes them off.",
-            );
+        return redirect()->route('strategies.show', [$review, $strategy])->with('notice', $taken);
     }
 }

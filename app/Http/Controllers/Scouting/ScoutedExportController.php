@@ -64,15 +64,14 @@ final class ScoutedExportController extends Controller
         Scouting $scouting,
         StartDelivery $start,
     ): RedirectResponse {
-        $papers = new FoundPapers($scouting, $request->terms($scouting));
+        $papers = (new FoundPapers($scouting, $request->terms($scouting)))->shown();
+        $new = $papers->filter(fn (ScoutedPaper $one): bool => $one->publication_id === null);
+        if ($new->isEmpty()) {
+            return back()->with('problem', 'All of them are in the library already.');
+        }
         $folder = TemporaryFolder::make();
         try {
-            $path = "{$folder}/scouting.ris";
-            $new = $papers->shown()->filter(fn (ScoutedPaper $one): bool => $one->publication_id === null);
-            file_put_contents($path, self::ris(self::each($new)));
-            if (filesize($path) === 0) {
-                return back()->with('problem', 'All of them are in the library already.');
-            }
+            file_put_contents($path = "{$folder}/scouting.ris", self::ris(self::each($new)));
             $about = "Found by the question: {$scouting->question}";
             $me = $this->me($request);
             $delivery = $start->ofFile($me, $review, $path, 'scouting.ris', 'Scouting', now(), $about, sourceKind: 'other');

@@ -27,6 +27,13 @@ final class ScoutingController extends Controller
 {
     private const LISTED = 50;
 
+    private const QUESTION = [
+        'question' => ['required', 'string', 'min:5', 'max:500'],
+        'sources' => ['nullable', 'array', 'max:10'],
+        'sources.*' => ['string', 'max:40'],
+        'draft' => ['nullable', 'boolean'],
+    ];
+
     public function index(Review $review, Sources $sources): View
     {
         return view('scouting.index', [
@@ -48,12 +55,7 @@ final class ScoutingController extends Controller
     /** Asks, and has a review drafted from what comes where that is wanted. */
     public function ask(Request $request, Review $review, AskPlainly $ask, StartDraft $draft): RedirectResponse
     {
-        $given = $request->validate([
-            'question' => ['required', 'string', 'min:5', 'max:500'],
-            'sources' => ['nullable', 'array', 'max:10'],
-            'sources.*' => ['string', 'max:40'],
-            'draft' => ['nullable', 'boolean'],
-        ]);
+        $given = $request->validate(self::QUESTION);
         $question = trim((string) preg_replace('/\s+/u', ' ', mb_scrub($given['question'])));
         $scouting = $ask->ask($this->me($request), $review, $question, $given['sources'] ?? []);
 

@@ -33,6 +33,12 @@ final class ShareOutController extends Controller
     /** What a pool is narrowed down by, named as in the library; where it stands is asked of the stage before. */
     private const FILTERS = ['q', 'tag', 'source', 'delivery', 'from', 'to', 'type', 'language', 'state', 'coded'];
 
+    private const MADE = [
+        'name' => ['required', 'string', 'max:120', 'regex:/\S/'],
+        'expected' => ['required', 'integer', 'min:0'],
+        'seed' => ['required', 'integer', 'min:0'],
+    ];
+
     public function index(Request $request, Review $review, ChangeShares $change): View
     {
         $stage = $this->stage($request, $review);
@@ -68,19 +74,11 @@ final class ShareOutController extends Controller
     public function store(Request $request, Review $review, MakeShareOut $make): RedirectResponse
     {
         $stage = $this->stage($request, $review);
-        $given = $request->validate([
-            'name' => ['required', 'string', 'max:120', 'regex:/\S/'],
-            'expected' => ['required', 'integer', 'min:0'],
-            'seed' => ['required', 'integer', 'min:0'],
-        ]);
-        $made = $make->execute(
-            $this->me($request),
-            $stage,
-            $this->filters($request, $review),
-            ShareOutTerms::from($request, $review, $stage->required_decisions),
-            trim($given['name']),
-            (int) $given['expected'],
-        );
+        $given = $request->validate(self::MADE);
+        $filters = $this->filters($request, $review);
+        $terms = ShareOutTerms::from($request, $review, $stage->required_decisions);
+        [$me, $expected] = [$this->me($request), (int) $given['expected']];
+        $made = $make->execute($me, $stage, $filters, $terms, trim($given['name']), $expected);
 
         return redirect()
             ->route('share-outs', [$review, 'stage' => $made->stage_id])
@@ -98,16 +96,12 @@ final class ShareOutController extends Controller
             ],
             ['to.required' => 'Choose who takes them.'],
         );
-        $count = $change->handOn(
-            $this->me($request),
-            $stage,
-            User::query()->whereKey($given['from'])->firstOrFail(),
-            array_values($given['to']),
-        );
+        $from = User::query()->whereKey($given['from'])->firstOrFail();
+        $count = number_format($change->handOn($this->me($request), $stage, $from, array_values($given['to'])));
 
         return redirect()
             ->route('share-outs', [$review, 'stage' => $stage->id])
-            ->with('notice', number_format($count).' undone items have been handed on. What was decided stays.');
+            ->with('notice', "{$count} undone items have been handed on. What was decided stays.");
     }
 
     public function withdraw(

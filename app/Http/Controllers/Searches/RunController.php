@@ -55,13 +55,13 @@ final class RunController extends Controller
             'sources.*' => ['in:'.implode(',', $strategy->sources)],
             'fetch' => ['in:nothing,all,new'],
         ]);
-        [$me, $fetch, $problems] = [$this->me($request), $given['fetch'] ?? 'nothing', []];
+        $me = $this->me($request);
+        $fetch = $me->can('deliver', $review) ? $given['fetch'] ?? 'nothing' : 'nothing';
+        $problems = [];
         foreach (array_unique($given['sources']) as $source) {
             try {
                 $made = $run->execute($me, $strategy, $source);
-                if ($fetch !== 'nothing' && $made->total > 0 && $me->can('deliver', $review)) {
-                    $start->ofRun($me, $made, $fetch === 'new');
-                }
+                $fetch === 'nothing' || $made->total === 0 || $start->ofRun($me, $made, $fetch === 'new');
             } catch (SourceFailed|Refused $failure) {
                 $problems[] = self::problem($failure, $review, $strategy);
             }

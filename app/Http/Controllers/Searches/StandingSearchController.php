@@ -57,19 +57,13 @@ final class StandingSearchController extends Controller
             'people.*' => [Rule::in($review->memberships()->pluck('user_id')->all())],
         ], ['first.after_or_equal' => 'The first time is today or later.']);
         $first = CarbonImmutable::parse($given['first'])->setTime(self::HOUR, 0);
-        $set->set(
-            $this->me($request),
-            $strategy,
-            Every::from($given['every']),
-            $first->isPast() ? now()->toImmutable() : $first,
-            (bool) ($given['joins'] ?? false),
-            array_values($given['people'] ?? []),
-        );
+        $first = $first->isPast() ? now()->toImmutable() : $first;
+        [$joins, $people] = [(bool) ($given['joins'] ?? false), array_values($given['people'] ?? [])];
+        $set->set($this->me($request), $strategy, Every::from($given['every']), $first, $joins, $people);
 
-        return redirect()->route('strategies.standing', [$review, $strategy])->with(
-            'notice',
-            'It runs by itself from now on.',
-        );
+        return redirect()
+            ->route('strategies.standing', [$review, $strategy])
+            ->with('notice', 'It runs by itself from now on.');
     }
 
     public function end(Request $request, Review $review, Strategy $strategy, SetStandingSearch $set): RedirectResponse

@@ -73,17 +73,8 @@ final class StrategyController extends Controller
     public function store(Request $request, Review $review): RedirectResponse
     {
         $given = $request->validate($this->rules());
-        $me = $this->me($request);
         try {
-            $content = isset($given['text'])
-                ? StrategyImport::lines($given['text'], $given['dialect'] ?? 'heron')
-                : null;
-            $sources = array_values(array_unique($given['sources'] ?? []));
-            $strategy = $this->change->create($me, $review, $given['name'], $sources, [], $content);
-            if ($content === null) {
-                $blocks = self::blocks($given['blocks'] ?? []);
-                $this->change->execute($me, $strategy, 1, 'fill', ['blocks' => $blocks]);
-            }
+            $strategy = $this->begun($this->me($request), $review, $given);
         } catch (BadStrategy $problem) {
             return back()
                 ->withInput()
@@ -91,6 +82,19 @@ final class StrategyController extends Controller
         }
 
         return redirect()->route('strategies.show', [$review, $strategy]);
+    }
+
+    /** @param  array<string, mixed>  $given */
+    private function begun(User $me, Review $review, array $given): Strategy
+    {
+        $content = isset($given['text']) ? StrategyImport::lines($given['text'], $given['dialect'] ?? 'heron') : null;
+        $sources = array_values(array_unique($given['sources'] ?? []));
+        $strategy = $this->change->create($me, $review, $given['name'], $sources, [], $content);
+        if ($content === null) {
+            $this->change->execute($me, $strategy, 1, 'fill', ['blocks' => self::blocks($given['blocks'] ?? [])]);
+        }
+
+        return $strategy;
     }
 
     /**

@@ -46,7 +46,17 @@ final readonly class Reconciling
                 $open[] = new OpenDifference($studies[$publication], $item, $part, $sides, $difference);
             }
         }
-        $order = array_flip($studies->keys()->all());
+
+        return self::inOrder($open, array_flip($studies->keys()->all()));
+    }
+
+    /**
+     * @param  list<OpenDifference>  $open
+     * @param  array<string, int>  $order  of the studies
+     * @return list<OpenDifference>
+     */
+    private static function inOrder(array $open, array $order): array
+    {
         $place = fn (OpenDifference $one): array => [$order[$one->publication->id], $one->code->position, $one->part];
         usort($open, fn (OpenDifference $a, OpenDifference $b): int => $place($a) <=> $place($b));
 

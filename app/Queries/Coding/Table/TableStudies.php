@@ -50,18 +50,24 @@ final readonly class TableStudies
             ->where('reports.review_id', $this->review->id)
             ->where('reports.stage_id', $this->review->lastStage()->id);
         if ($this->terms->whose !== null) {
-            $studies->whereExists(fn (Builder $share) => $share
-                ->selectRaw('1')
-                ->from('coding_shares')
-                ->whereColumn('coding_shares.review_id', 'publications.review_id')
-                ->whereColumn('coding_shares.publication_id', 'publications.id')
-                ->where('coding_shares.user_id', $this->terms->whose));
+            $studies->whereExists($this->theirs(...));
         }
         foreach ($this->terms->filters as $filter) {
             $filter->narrow($studies);
         }
 
         return $studies;
+    }
+
+    /** Shares of whose studies are asked for. */
+    private function theirs(Builder $share): void
+    {
+        $share
+            ->selectRaw('1')
+            ->from('coding_shares')
+            ->whereColumn('coding_shares.review_id', 'publications.review_id')
+            ->whereColumn('coding_shares.publication_id', 'publications.id')
+            ->where('coding_shares.user_id', $this->terms->whose);
     }
 
     private function reports(): Builder

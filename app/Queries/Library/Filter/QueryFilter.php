@@ -82,7 +82,19 @@ final readonly class QueryFilter implements Filter
 
     private static function condition(ParsedQuery $query, Review $review, User $user): SqlCondition
     {
-        $layout = new TableLayout(
+        $condition = (new PostgresPrinter(self::layout($review, $user)))->condition($query->root);
+        if (substr_count($condition->text, 'EXISTS') > self::MOST_RELATED) {
+            throw new CannotAnswer(
+                'At most '.self::MOST_RELATED.' notes, tags and decisions can be asked for at once. Ask for fewer.',
+            );
+        }
+
+        return $condition;
+    }
+
+    private static function layout(Review $review, User $user): TableLayout
+    {
+        return new TableLayout(
             words: 'publications.words',
             journalWords: null,
             exact: ['doi' => 'publications.doi'],
@@ -96,13 +108,5 @@ final readonly class QueryFilter implements Filter
             related: TeamFields::of($review, $user),
             wordList: new ReviewWords($review->id),
         );
-        $condition = (new PostgresPrinter($layout))->condition($query->root);
-        if (substr_count($condition->text, 'EXISTS') > self::MOST_RELATED) {
-            throw new CannotAnswer(
-                'At most '.self::MOST_RELATED.' notes, tags and decisions can be asked for at once. Ask for fewer.',
-            );
-        }
-
-        return $condition;
     }
 }

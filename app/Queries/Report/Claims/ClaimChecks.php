@@ -31,13 +31,7 @@ final readonly class ClaimChecks
     /** @return array<string, ClaimStanding> by claim */
     public static function of(Review $review, Report $report): array
     {
-        /** @var Collection<int, ReportClaim> $claims */
-        $claims = ReportClaim::query()
-            ->where('review_id', $review->id)
-            ->where('report_id', $report->id)
-            ->with('user')
-            ->orderBy('id')
-            ->get();
+        $claims = self::claims($review, $report);
         $kept = array_merge([], ...$claims->map(fn (ReportClaim $one): array => HeldPiece::of($one))->all());
         $checks = new self(
             ClaimWords::of(Schema::node($report->said)),
@@ -46,6 +40,17 @@ final readonly class ClaimChecks
         );
 
         return $claims->mapWithKeys(fn (ReportClaim $one): array => [$one->id => $checks->standing($one)])->all();
+    }
+
+    /** @return Collection<int, ReportClaim> */
+    private static function claims(Review $review, Report $report): Collection
+    {
+        return ReportClaim::query()
+            ->where('review_id', $review->id)
+            ->where('report_id', $report->id)
+            ->with('user')
+            ->orderBy('id')
+            ->get();
     }
 
     private function standing(ReportClaim $claim): ClaimStanding

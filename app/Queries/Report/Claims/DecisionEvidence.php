@@ -6,9 +6,9 @@ namespace App\Queries\Report\Claims;
 
 use App\Models\Review;
 use App\Models\Stage;
+use App\Queries\Shared\StageItems;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
 use stdClass;
 use WaryHeron\Core\Screening\ItemState;
 
@@ -47,12 +47,8 @@ final class DecisionEvidence
      */
     private static function items(Stage $stage, ?array $only): Collection
     {
-        return DB::table('items')
-            ->join('publications', 'publications.id', '=', 'items.publication_id')
-            ->whereColumn('publications.review_id', 'items.review_id')
+        return StageItems::withPublications($stage)
             ->leftJoin('criteria', 'criteria.id', '=', 'items.criterion_id')
-            ->where('items.review_id', $stage->review_id)
-            ->where('items.stage_id', $stage->id)
             ->whereIn('items.state', [ItemState::Included->value, ItemState::Excluded->value])
             ->whereNotNull('items.opened_at')
             ->whereNull('items.folded_at')

@@ -106,7 +106,15 @@ final readonly class MethodsDraft
     private function changes(): ?Node
     {
         $first = DB::table('decisions')->where('review_id', $this->review->id)->min('created_at');
-        $changes = $first === null ? new Collection() : DB::table('log_entries')
+        $changes = $first === null ? new Collection() : $this->changesSince((string) $first);
+
+        return $changes->isEmpty() ? null : $this->paragraph('After the first decisions we '.$changes->join('; we ').'.');
+    }
+
+    /** @return Collection<int, string> */
+    private function changesSince(string $first): Collection
+    {
+        return DB::table('log_entries')
             ->where('review_id', $this->review->id)
             ->whereIn('action', self::CHANGES)
             ->where('created_at', '>', $first)
@@ -115,8 +123,6 @@ final readonly class MethodsDraft
             ->get(['summary', 'created_at'])
             ->map(fn (stdClass $one): string => mb_strtolower(mb_substr($one->summary, 0, 1)).mb_substr($one->summary, 1)
                 .' ('.CarbonImmutable::parse($one->created_at)->format('j F Y').')');
-
-        return $changes->isEmpty() ? null : $this->paragraph('After the first decisions we '.$changes->join('; we ').'.');
     }
 
     private function settled(Stage $stage): string

@@ -6,6 +6,7 @@ namespace App\Queries\Report\Composed;
 
 use App\Models\Review;
 use App\Models\Stage;
+use App\Queries\Shared\StageItems;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -44,13 +45,8 @@ final readonly class ReadableDecisions
     /** @return Collection<int, stdClass> included ones, then those excluded, each with its reason */
     public function page(int $page): Collection
     {
-        return DB::table('items')
-            ->join('publications', fn ($join) => $join
-                ->on('publications.review_id', '=', 'items.review_id')
-                ->on('publications.id', '=', 'items.publication_id'))
+        return StageItems::withPublications($this->stage)
             ->leftJoin('criteria', 'criteria.id', '=', 'items.criterion_id')
-            ->where('items.review_id', $this->stage->review_id)
-            ->where('items.stage_id', $this->stage->id)
             ->whereIn('items.state', self::ENDED)
             ->whereNotNull('items.opened_at')
             ->orderByRaw("items.state = 'included' DESC")

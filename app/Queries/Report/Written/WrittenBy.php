@@ -38,7 +38,17 @@ final readonly class WrittenBy
             }
             $paragraphs[] = new OwnedParagraph($block->type === Node::HEADING, $runs);
         }
-        $names = array_column($writers, 'name', 'id');
+
+        return new self($paragraphs, self::people($words, array_column($writers, 'name', 'id')));
+    }
+
+    /**
+     * @param  array<string, int>  $words  how many each wrote
+     * @param  array<string, string>  $names
+     * @return array<string, Writer> who wrote most first
+     */
+    private static function people(array $words, array $names): array
+    {
         arsort($words);
         $people = [];
         foreach ($words as $by => $count) {
@@ -46,7 +56,7 @@ final readonly class WrittenBy
             $people[$by] = new Writer($name, $count, count($people) + 1);
         }
 
-        return new self($paragraphs, $people);
+        return $people;
     }
 
     /**

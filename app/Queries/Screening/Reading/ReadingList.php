@@ -9,6 +9,7 @@ use App\Models\Stage;
 use App\Models\User;
 use App\Queries\Library\LibraryFilters;
 use App\Queries\Screening\ShareOut\Shares;
+use App\Queries\Shared\StageItems;
 use App\Queries\Shared\Tallies;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -152,9 +153,7 @@ final readonly class ReadingList
                 ->where('item_claims.stage_id', $this->stage->id)
                 ->where('item_claims.user_id', $this->user->id)
                 ->where('item_claims.until', '>', now()),
-            default => DB::table('items')
-                ->where('items.review_id', $this->stage->review_id)
-                ->where('items.stage_id', $this->stage->id),
+            default => StageItems::of($this->stage),
         };
     }
 }

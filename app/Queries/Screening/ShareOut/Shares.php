@@ -8,6 +8,7 @@ use App\Models\Review;
 use App\Models\ShareOut;
 use App\Models\Stage;
 use App\Queries\Screening\PersonTallies;
+use App\Queries\Shared\StageItems;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\ItemState;
@@ -119,9 +120,7 @@ final class Shares
     /** How many items wait at a stage in nobody's share. */
     public static function unshared(Stage $stage): int
     {
-        return DB::table('items')
-            ->where('review_id', $stage->review_id)
-            ->where('stage_id', $stage->id)
+        return StageItems::of($stage)
             ->whereIn('state', [ItemState::Waiting->value, ItemState::Awaited->value])
             ->whereNotExists(
                 fn ($a) => $a

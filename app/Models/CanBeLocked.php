@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+/** A row that others wait for until the transaction at hand is over. */
+trait CanBeLocked
+{
+    /**
+     * The row as it is now, which may be otherwise than it was read before.
+     *
+     * @throws \Illuminate\Database\Eloquent\ModelNotFoundException If it is gone.
+     */
+    public function locked(string ...$with): static
+    {
+        return $this->setKeysForSelectQuery($this->newQuery())->with($with)->lockForUpdate()->firstOrFail();
+    }
+
+    /** Locks it where only the others matter: what is at hand stays as it was read. */
+    public function lock(): void
+    {
+        $this->setKeysForSelectQuery($this->newQuery())->lockForUpdate()->first();
+    }
+}
