@@ -147,6 +147,10 @@ run_parts() {
     return $failed
 }
 
+# How wide the screen is would be asked of a program for each line that is written, and to start one from a process of
+# half a gigabyte takes longer than most tests.
+export COLUMNS="${COLUMNS:-120}" LINES="${LINES:-40}"
+
 run_suite() {
     local suite=$1
     shift
