@@ -95,15 +95,22 @@ final readonly class Institution
         if (! is_array($way) || now()->getTimestamp() - (int) $way['at'] > self::WAY_SECONDS) {
             throw new InstitutionFailed('That took too long, or was used already. Begin again.');
         }
+        $code = $this->code($request, (string) $way['state']);
+
+        return $this->person($this->token($code, (string) $way['verifier']), (string) $way['nonce']);
+    }
+
+    private function code(Request $request, string $expected): string
+    {
         $state = $request->query('state');
-        if (! is_string($state) || ! hash_equals((string) $way['state'], $state)) {
+        if (! is_string($state) || ! hash_equals($expected, $state)) {
             throw new InstitutionFailed('That answer belongs to another sign-in. Begin again.');
         }
         if (! is_string($code = $request->query('code')) || $code === '') {
             throw new InstitutionFailed("{$this->settings['name']} did not let you in.");
         }
 
-        return $this->person($this->token($code, (string) $way['verifier']), (string) $way['nonce']);
+        return $code;
     }
 
     /** @throws InstitutionFailed */

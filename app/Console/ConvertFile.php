@@ -61,13 +61,7 @@ final class ConvertFile extends PureCommand
     private function write(iterable $records, string $to, string $folder): void
     {
         if ($to === 'xlsx') {
-            Spreadsheet::write("{$folder}/written.xlsx", $records);
-            $stream =
-                fopen("{$folder}/written.xlsx", 'rb') ?:
-                throw new \RuntimeException('The spreadsheet was not written.');
-            for (; ($piece = (string) fread($stream, 65536)) !== '';) {
-                $this->output->write($piece, false, OutputInterface::OUTPUT_RAW);
-            }
+            $this->writeSpreadsheet($records, "{$folder}/written.xlsx");
 
             return;
         }
@@ -80,6 +74,16 @@ final class ConvertFile extends PureCommand
             }
         }
         $this->output->write($pieces, false, OutputInterface::OUTPUT_RAW);
+    }
+
+    /** @param  iterable<Reference>  $records */
+    private function writeSpreadsheet(iterable $records, string $path): void
+    {
+        Spreadsheet::write($path, $records);
+        $stream = fopen($path, 'rb') ?: throw new \RuntimeException('The spreadsheet was not written.');
+        for (; ($piece = (string) fread($stream, 65536)) !== '';) {
+            $this->output->write($piece, false, OutputInterface::OUTPUT_RAW);
+        }
     }
 
     /**

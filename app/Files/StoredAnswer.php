@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Files;
 
+use Aws\Result;
 use Aws\S3\Exception\S3Exception;
 use Illuminate\Filesystem\AwsS3V3Adapter;
 use Illuminate\Http\Request;
@@ -37,20 +38,7 @@ final class StoredAnswer
         // one part, as viewers ask; whoever asks for several is given the whole
         $range = (string) $request->headers->get('Range', '');
         $isPart = preg_match('/^bytes=(\d+-\d*|-\d+)$/', $range) === 1;
-        try {
-            $given = $disk->getClient()->getObject([
-                'Bucket' => $disk->getConfig()['bucket'],
-                'Key' => $disk->path($stored),
-                '@http' => ['stream' => true],
-                ...$isPart ? ['Range' => $range] : [],
-            ]);
-        } catch (S3Exception $why) {
-            throw match ($why->getAwsErrorCode()) {
-                'NoSuchKey' => new HttpException(404, previous: $why),
-                'InvalidRange' => new HttpException(416, previous: $why),
-                default => $why,
-            };
-        }
+        $given = self::object($disk, $stored, $isPart ? ['Range' => $range] : []);
         $body = $given['Body'];
         assert($body instanceof StreamInterface);
         $of = [
@@ -65,5 +53,27 @@ final class StoredAnswer
                 flush();
             }
         }, $isPart ? 206 : 200, [...$headers, ...$of]);
+    }
+
+    /**
+     * @param  array<string, string>  $part
+     * @return Result<mixed>
+     */
+    private static function object(AwsS3V3Adapter $disk, string $stored, array $part): Result
+    {
+        try {
+            return $disk->getClient()->getObject([
+                'Bucket' => $disk->getConfig()['bucket'],
+                'Key' => $disk->path($stored),
+                '@http' => ['stream' => true],
+                ...$part,
+            ]);
+        } catch (S3Exception $why) {
+            throw match ($why->getAwsErrorCode()) {
+                'NoSuchKey' => new HttpException(404, previous: $why),
+                'InvalidRange' => new HttpException(416, previous: $why),
+                default => $why,
+            };
+        }
     }
 }

@@ -6,6 +6,7 @@ namespace App\Sources;
 
 use App\Files\In\TextStream;
 use Illuminate\Http\Client\ConnectionException;
+use Illuminate\Http\Client\Response;
 use Illuminate\Support\Facades\Http;
 use Psr\Http\Message\StreamInterface;
 use WaryHeron\Core\Bibliography\Format\CslJson\CslJsonReader;
@@ -73,23 +74,23 @@ final class FullTextLocker
         } catch (ConnectionException) {
             throw SourceFailed::unreachable('The full-text locker');
         }
-        if ($answer->status() === 403 || $answer->status() === 404) {
-            throw SourceFailed::noCopy(
-                mb_substr(trim(strip_tags(mb_scrub(substr($content, 0, 2000), 'UTF-8'))), 0, 200),
-            );
-        }
-        if ($answer->failed()) {
-            throw SourceFailed::status('The full-text locker', $answer->status());
-        }
-        if ($answer->redirect() || strlen($content) > self::LARGEST) {
-            throw SourceFailed::noCopy(
-                $answer->redirect()
-                    ? 'it sends on to another place.'
-                    : 'what came is larger than '.intdiv(self::LARGEST, 1024 * 1024).' MB.',
-            );
-        }
+        self::refuseUnlessCopy($answer, $content);
 
         return $content;
+    }
+
+    private static function refuseUnlessCopy(Response $answer, string $content): void
+    {
+        $megabytes = intdiv(self::LARGEST, 1024 * 1024);
+        throw_if(in_array($answer->status(), [403, 404], true), fn () => SourceFailed::noCopy(
+            mb_substr(trim(strip_tags(mb_scrub(substr($content, 0, 2000), 'UTF-8'))), 0, 200),
+        ));
+        throw_if($answer->failed(), fn () => SourceFailed::status('The full-text locker', $answer->status()));
+        throw_if($answer->redirect(), fn () => SourceFailed::noCopy('it sends on to another place.'));
+        throw_if(
+            strlen($content) > self::LARGEST,
+            fn () => SourceFailed::noCopy("what came is larger than {$megabytes} MB."),
+        );
     }
 
     private static function start(StreamInterface $body): string

@@ -93,19 +93,7 @@ final readonly class OutsideLeads implements LeadFinder
      */
     public function told(array $items, Passages $paper): array
     {
-        try {
-            $answer = Http::timeout($this->timeout)
-                ->connectTimeout(4)
-                ->withOptions(['allow_redirects' => false])
-                ->acceptJson()
-                ->post($this->url, self::asked($items, $paper));
-        } catch (ConnectionException) {
-            throw SourceFailed::unreachable($this->name);
-        }
-        if (! $answer->successful()) {
-            throw SourceFailed::status($this->name, $answer->status());
-        }
-        $body = $answer->body();
+        $body = $this->answer($items, $paper);
         $read = strlen($body) > self::LARGEST ? null : json_decode($body, true, 16);
         if (! is_array($read) || ! is_array($read['leads'] ?? null)) {
             throw SourceFailed::unreadable($this->name, 'it is no list of leads');
@@ -118,6 +106,22 @@ final readonly class OutsideLeads implements LeadFinder
         }
 
         return $told;
+    }
+
+    /** @param  list<AskedItem>  $items */
+    private function answer(array $items, Passages $paper): string
+    {
+        try {
+            $answer = Http::timeout($this->timeout)
+                ->connectTimeout(4)
+                ->withOptions(['allow_redirects' => false])
+                ->acceptJson()
+                ->post($this->url, self::asked($items, $paper));
+        } catch (ConnectionException) {
+            throw SourceFailed::unreachable($this->name);
+        }
+
+        return $answer->successful() ? $answer->body() : throw SourceFailed::status($this->name, $answer->status());
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tasks;
 
+use App\Actions\Shared\Refused;
 use App\Models\Review;
 use App\Models\Task;
 
@@ -14,6 +15,17 @@ final class TaskRun
 {
     /** So often may work die at one place before it is not tried again. */
     private const DEATHS = 2;
+
+    /**
+     * Of this kind of work a review has one at a time: whoever begins another meanwhile waits, and is refused.
+     *
+     * @throws Refused
+     */
+    public static function refuseTwice(Review $review, string $kind, string $words): void
+    {
+        $review->lock();
+        $review->isAtWork($kind) && throw new Refused($words);
+    }
 
     /** Work that somebody has begun; it waits until a job takes it in hand. */
     public static function queue(

@@ -6,6 +6,7 @@ namespace App\Tasks;
 
 use App\Models\Task;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 
 /** What a task that has not begun waits for; of other reviews no more than that there is something. */
 final class Waits
@@ -27,20 +28,26 @@ final class Waits
         if ($mine->available_at > now()->getTimestamp()) {
             return 'It is tried again in '.($mine->available_at - now()->getTimestamp()).' s.';
         }
-        $before = DB::table('jobs')
-            ->where('queue', $mine->queue)
-            ->where('id', '<>', $mine->id)
-            ->where(
-                fn ($first) => $first
-                    ->whereNotNull('reserved_at')
-                    ->orWhereRaw('(turn, id) < (?, ?)', [$mine->turn, $mine->id]),
-            )
-            ->selectRaw('count(*) AS all_, count(*) FILTER (WHERE review_id = ?) AS own', [$task->review_id])
-            ->first();
-        $all = (int) ($before->all_ ?? 0);
-        $own = (int) ($before->own ?? 0);
-        $work = self::WORK[$mine->queue] ?? 'piece of work';
+        $before = self::before($mine, $task->review_id);
 
+        return self::waitsFor((int) $before->all_, (int) $before->own, self::WORK[$mine->queue] ?? 'piece of work');
+    }
+
+    /** @return stdClass how many jobs come first, all_ and own: of the review */
+    private static function before(stdClass $job, ?string $review): stdClass
+    {
+        return DB::table('jobs')
+            ->where('queue', $job->queue)
+            ->where('id', '<>', $job->id)
+            ->where(fn ($first) => $first
+                ->whereNotNull('reserved_at')
+                ->orWhereRaw('(turn, id) < (?, ?)', [$job->turn, $job->id]))
+            ->selectRaw('count(*) AS all_, count(*) FILTER (WHERE review_id = ?) AS own', [$review])
+            ->sole();
+    }
+
+    private static function waitsFor(int $all, int $own, string $work): string
+    {
         return match (true) {
             $all === 0 => 'It begins as soon as a worker is free.',
             $all === $own => "It waits for {$all} ".

@@ -89,11 +89,10 @@ final readonly class Diagram
     {
         $facts = $flow->facts;
         $all = $flow->duplicatesRemoved() + $facts->removed;
-        $byMachine = $flow->duplicatesByMachine();
 
         return new FlowBox('Identification', [
             new FlowLine('removed', 'Records removed before screening', $all),
-            new FlowLine('duplicates-machine', 'Duplicate records found by machine', $byMachine, true),
+            new FlowLine('duplicates-machine', 'Duplicate records found by machine', $flow->duplicatesByMachine(), true),
             new FlowLine('duplicates-people', 'Duplicate records found by people', $facts->joinedByPeople, true),
             new FlowLine('automation', 'Records marked as ineligible by automation tools', 0, true),
             new FlowLine('removed-otherwise', 'Records removed for other reasons', $facts->removed, true),

@@ -196,11 +196,9 @@ final class Fingerprints
     /** @return array{string, bool} */
     private function doi(Reference $reference): array
     {
-        if ($reference->doi !== '') {
-            $doi = Doi::normalised($reference->doi);
-            if ($doi !== null) {
-                return [$doi, false];
-            }
+        $doi = $reference->doi === '' ? null : Doi::normalised($reference->doi);
+        if ($doi !== null) {
+            return [$doi, false];
         }
         foreach ($reference->urls as $url) {
             $doi = str_contains($url, '10.') ? Doi::normalised($url) : null;
@@ -208,16 +206,23 @@ final class Fingerprints
                 return [$doi, true];
             }
         }
+        $doi = self::doiAmongFields($reference);
+
+        return [$doi ?? '', $doi !== null];
+    }
+
+    private static function doiAmongFields(Reference $reference): ?string
+    {
         $numbers = [new SourceField('', $reference->accession), new SourceField('', $reference->id)];
         foreach ([...$numbers, ...$reference->extra] as $field) {
             $mayBe = str_contains($field->value, '10.') && ! $field->isOne(...self::RELATED);
             $doi = $mayBe ? Doi::normalised($field->value) : null;
             if ($doi !== null) {
-                return [$doi, true];
+                return $doi;
             }
         }
 
-        return ['', false];
+        return null;
     }
 
     /** @return list<string> */

@@ -43,10 +43,9 @@ final class StructuredAbstract
         }
         $labels = self::labels($abstract);
         if ($labels === []) {
-            return array_map(
-                fn (string $text): AbstractPart => new AbstractPart('', $text),
-                preg_split('/\s*\n\s*\n\s*/u', $abstract) ?: [$abstract],
-            );
+            $paragraphs = preg_split('/\s*\n\s*\n\s*/u', $abstract) ?: [$abstract];
+
+            return array_map(fn (string $text): AbstractPart => new AbstractPart('', $text), $paragraphs);
         }
         $before = trim(substr($abstract, 0, $labels[0]->start));
         $parts = $before === '' ? [] : [new AbstractPart('', $before)];

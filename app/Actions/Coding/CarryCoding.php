@@ -78,16 +78,15 @@ final readonly class CarryCoding
     /** @return int how many */
     private function bringAnswers(Study $study, Publication $report): int
     {
-        $others = $study->publications()->whereKeyNot($report->id)->pluck('id');
-        $parts = self::bringParts($study, $report, $others->all());
+        $others = $study->publications()->whereKeyNot($report->id)->pluck('id')->all();
+        $parts = self::bringParts($study, $report, $others);
         $key = fn (Answer $one): string => "{$one->code_id} {$one->part_id} {$one->hand}";
         $has = self::answers($study, [$report->id])->map($key)->flip()->all();
         $brought = 0;
-        foreach (self::answers($study, $others->all()) as $answer) {
-            $here = $answer->replicate(['created_at', 'updated_at'])->fill([
-                'publication_id' => $report->id,
-                'part_id' => $answer->part_id === null ? null : $parts[$answer->part_id],
-            ]);
+        foreach (self::answers($study, $others) as $answer) {
+            $part = $answer->part_id === null ? null : $parts[$answer->part_id];
+            $here = $answer->replicate(['created_at', 'updated_at']);
+            $here->fill(['publication_id' => $report->id, 'part_id' => $part]);
             if (! isset($has[$key($here)])) {
                 $has[$key($here)] = true;
                 $brought++;

@@ -41,13 +41,8 @@ final readonly class ChangeSubset
             if ($rule !== null && ! $follows) {
                 $this->list($by, $review, DepthSubset::of($review)->changes()->join, Subset::RULE);
             }
-            ($this->log)(
-                $review,
-                $by,
-                'coding.depth',
-                'The in-depth pass goes to '.DepthSubset::of($review)->words(),
-                $review,
-            );
+            $words = 'The in-depth pass goes to '.DepthSubset::of($review)->words();
+            ($this->log)($review, $by, 'coding.depth', $words, $review);
         });
     }
 

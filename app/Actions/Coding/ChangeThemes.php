@@ -68,13 +68,7 @@ final readonly class ChangeThemes
             if (in_array($into->id, self::below($review, $theme), true)) {
                 throw new Refused("“{$into->name}” stands below “{$theme->name}”. Merge the other way round.");
             }
-            DB::insert(
-                'INSERT INTO passage_themes (review_id, passage_id, theme_id, user_id, created_at)
-                    SELECT review_id, passage_id, ?, user_id, created_at FROM passage_themes WHERE review_id = ? AND theme_id = ?
-                    ON CONFLICT DO NOTHING',
-                [$into->id, $review->id, $theme->id],
-            );
-            DB::table('passage_themes')->where('review_id', $review->id)->where('theme_id', $theme->id)->delete();
+            self::takePassages($theme, $into);
             foreach (Theme::query()->where('review_id', $review->id)->where('parent_id', $theme->id)->get() as $child) {
                 $twin = self::named($review, $into->id, $child->name);
                 $twin === null || $twin->id === $child->id
@@ -84,6 +78,17 @@ final readonly class ChangeThemes
             ($this->log)($review, $by, 'theme.merged', "Merged the theme “{$theme->name}” into “{$into->name}”", $into);
             $theme->delete();
         });
+    }
+
+    private static function takePassages(Theme $theme, Theme $into): void
+    {
+        DB::insert(
+            'INSERT INTO passage_themes (review_id, passage_id, theme_id, user_id, created_at)
+                SELECT review_id, passage_id, ?, user_id, created_at FROM passage_themes WHERE review_id = ? AND theme_id = ?
+                ON CONFLICT DO NOTHING',
+            [$into->id, $theme->review_id, $theme->id],
+        );
+        DB::table('passage_themes')->where('review_id', $theme->review_id)->where('theme_id', $theme->id)->delete();
     }
 
     /**

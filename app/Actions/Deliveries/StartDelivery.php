@@ -254,8 +254,8 @@ final readonly class StartDelivery
     private function start(User $by, Review $review, array $values, string $title, string $state = 'queued'): Delivery
     {
         $task = TaskRun::queue($review, $by->id, 'delivery', $title, '', $values['expected'] ?? null);
-        $started = ['state' => $state, 'task_id' => $task->id, 'created_by' => $by->id];
-        $delivery = $review->deliveries()->create([...$values, ...$started]);
+        $begun = ['state' => $state, 'task_id' => $task->id, 'created_by' => $by->id];
+        $delivery = $review->deliveries()->create([...$values, ...$begun]);
         $task->update(['url' => route('deliveries.show', [$review, $delivery], false)]);
         $words = "Began a delivery from {$values['source_name']}";
         ($this->log)($review, $by, 'delivery.started', $words, $delivery, array_filter($values, is_scalar(...)));

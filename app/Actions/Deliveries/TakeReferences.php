@@ -39,10 +39,7 @@ final readonly class TakeReferences
     public function later(User $by, Review $review, array $copies): Task
     {
         return DB::transaction(function () use ($by, $review, $copies): Task {
-            $review->lock();
-            if ($review->isAtWork('references')) {
-                throw new Refused('Lists of references are being taken already.');
-            }
+            TaskRun::refuseTwice($review, 'references', 'Lists of references are being taken already.');
             $papers = count($copies) === 1 ? 'a report' : number_format(count($copies)).' reports';
             $task = TaskRun::queue(
                 $review,

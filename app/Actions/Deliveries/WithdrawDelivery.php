@@ -85,16 +85,9 @@ final readonly class WithdrawDelivery
             'UPDATE records SET withdrawn_at = now(), publication_id = NULL WHERE review_id = ? AND id IN (SELECT id FROM withdrawn)',
             [$review],
         );
-        $gone = array_column(
-            DB::select(
-                'SELECT id FROM publications WHERE review_id = ? AND id = ANY (?::bpchar[]) AND NOT EXISTS (SELECT 1 FROM records WHERE records.review_id = publications.review_id AND records.publication_id = publications.id)',
-                [$review, '{'.implode(',', $touched).'}'],
-            ),
-            'id',
-        );
-        foreach (
-            ['publication_tags' => 'publication_id', 'items' => 'publication_id', 'publications' => 'id'] as $table => $column
-        ) {
+        $gone = self::withoutRecords($review, $touched);
+        $tables = ['publication_tags' => 'publication_id', 'items' => 'publication_id', 'publications' => 'id'];
+        foreach ($tables as $table => $column) {
             DB::delete("DELETE FROM {$table} WHERE review_id = ? AND {$column} = ANY (?::bpchar[])", [
                 $review,
                 '{'.implode(',', $gone).'}',
@@ -102,5 +95,19 @@ final readonly class WithdrawDelivery
         }
 
         return $gone;
+    }
+
+    /**
+     * @param  list<string>  $publications
+     * @return list<string>
+     */
+    private static function withoutRecords(string $review, array $publications): array
+    {
+        $found = DB::select(
+            'SELECT id FROM publications WHERE review_id = ? AND id = ANY (?::bpchar[]) AND NOT EXISTS (SELECT 1 FROM records WHERE records.review_id = publications.review_id AND records.publication_id = publications.id)',
+            [$review, '{'.implode(',', $publications).'}'],
+        );
+
+        return array_column($found, 'id');
     }
 }

@@ -29,10 +29,7 @@ final readonly class AskLocker
     public function execute(User $by, Review $review, ?array $publications = null): Task
     {
         return DB::transaction(function () use ($by, $review, $publications): Task {
-            $review->lock();
-            if ($review->isAtWork('locker')) {
-                throw new Refused('The locker is being asked already.');
-            }
+            TaskRun::refuseTwice($review, 'locker', 'The locker is being asked already.');
             $wanted = self::wanted($review, $publications);
             $copies = count($wanted) === 1 ? 'a copy' : number_format(count($wanted)).' copies';
             $task = TaskRun::queue(

@@ -50,11 +50,15 @@ final readonly class AssignFullText
             $file->update(['publication_id' => null, 'matched_by' => '', 'offers' => []]);
             $words = "Said that “{$file->name}” is not a copy of “{$publication->title}”";
             ($this->log)($file->review_id, $by, 'full-text.taken-off', $words, $publication, ['file' => $file->id]);
-            $copies = Retrievals::copies($publication->review, [$publication->id])[$publication->id] ?? [];
-            if ($copies === [] && ! self::isJudged($publication)) {
+            if (! self::hasCopy($publication) && ! self::isJudged($publication)) {
                 $this->set($by, $publication, RetrievalState::Sought);
             }
         });
+    }
+
+    private static function hasCopy(Publication $publication): bool
+    {
+        return isset(Retrievals::copies($publication->review, [$publication->id])[$publication->id]);
     }
 
     private static function isJudged(Publication $publication): bool

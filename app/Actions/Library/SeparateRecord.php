@@ -71,22 +71,28 @@ final readonly class SeparateRecord
             }
             $own = Publication::query()->lockForUpdate()->findOrFail($record->publication_id);
             $items = Item::query()->where('review_id', $record->review_id)->where('publication_id', $own->id);
-            $decisions = DB::table('decisions')->where('review_id', $record->review_id);
-            if ($own->records()->count() > 1 || $decisions->whereIn('item_id', (clone $items)->select('id'))->exists()) {
-                throw new Refused('The separated publication has been worked on since. Its decisions would be lost.');
-            }
+            self::refuseWorkedOn($own, array_values($items->pluck('id')->all()));
             $record->update(['publication_id' => $from->id, 'separated_at' => null]);
             $beside = array_values($from->records()->pluck('id')->all());
             $this->rulings->forget($record->review_id, [$record->id], $beside);
             $items->delete();
             $own->delete();
             $this->publications->refresh($from);
-            $words = "Put a record back to “{$from->title}”";
             $about = ['from' => $own->id, 'to' => $from->id];
+            $words = "Put a record back to “{$from->title}”";
             ($this->log)($record->review_id, $by, 'record.joined', $words, $record, $about);
 
             return $from;
         });
+    }
+
+    /** @param  list<string>  $items */
+    private static function refuseWorkedOn(Publication $own, array $items): void
+    {
+        $decisions = DB::table('decisions')->where('review_id', $own->review_id)->whereIn('item_id', $items);
+        if ($own->records()->count() > 1 || $decisions->exists()) {
+            throw new Refused('The separated publication has been worked on since. Its decisions would be lost.');
+        }
     }
 
     private static function cameFrom(Record $record): ?Publication

@@ -95,11 +95,7 @@ final readonly class JoinPublications
             $back = $join->folded ? $this->unfolded($join) : $this->madeAgain($join, $own);
             $this->giveStudyBack($join, $back, $kept);
             Record::query()->whereIn('id', array_column($own, 'id'))->update(['publication_id' => $back->id]);
-            Item::query()
-                ->where('review_id', $join->review_id)
-                ->where('publication_id', $back->id)
-                ->where('state', ItemState::Folded->value)
-                ->update(['folded_at' => null, 'state' => ItemState::Waiting->value, 'opened_at' => null]);
+            self::unfoldItems($back);
             $join->update(['undone_at' => now(), 'undone_by' => $by->id]);
             foreach ([$back, $kept] as $one) {
                 $this->values->refresh($one);
@@ -109,6 +105,15 @@ final readonly class JoinPublications
             $about = ['from' => $kept->id, 'records' => $join->records];
             ($this->log)($join->review_id, $by, 'publication.split', "Taken apart again: “{$back->title}”", $back, $about);
         });
+    }
+
+    private static function unfoldItems(Publication $back): void
+    {
+        Item::query()
+            ->where('review_id', $back->review_id)
+            ->where('publication_id', $back->id)
+            ->where('state', ItemState::Folded->value)
+            ->update(['folded_at' => null, 'state' => ItemState::Waiting->value, 'opened_at' => null]);
     }
 
     /** @throws Refused */

@@ -111,9 +111,9 @@ final readonly class RuleOnGroup
         foreach ($all->orderBy('id')->get(['id', 'publication_id']) as $record) {
             $records[(string) $record->publication_id][] = $record->id;
         }
-        $different = count(array_unique($publications));
-        $counts = [count($publications), self::there($review, $publications), count($records), $different];
-        if (count(array_unique($counts)) > 1 || count($publications) < 2) {
+        $many = count(array_unique($publications));
+        $isWhole = $many === count($publications) && $many === self::there($review, $publications);
+        if (! $isWhole || $many !== count($records) || $many < 2) {
             throw new Refused('Somebody has ruled on this group meanwhile. What stands now is shown.');
         }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Matching;
 
-use App\Actions\Shared\Refused;
 use App\Actions\Shared\WriteLog;
 use App\Jobs\Matching\JoinCertain;
 use App\Models\Matching;
@@ -25,10 +24,7 @@ final readonly class StartJoining
     public function execute(User $by, Review $review, Matching $matching): Task
     {
         return DB::transaction(function () use ($by, $review, $matching): Task {
-            $review->lock();
-            if ($review->isAtWork('joining')) {
-                throw new Refused('They are being joined already.');
-            }
+            TaskRun::refuseTwice($review, 'joining', 'They are being joined already.');
             $task = TaskRun::queue(
                 $review,
                 $by->id,

@@ -29,12 +29,7 @@ final readonly class IntoBoard
     public function execute(User $by, Strategy $strategy, string $block, string $title, array $names): string
     {
         try {
-            if ($block === '') {
-                $revision = $this->change->execute($by, $strategy, $strategy->head, 'add-block', ['name' => $title]);
-                $blocks = Board::of($revision->strategy())->blocks;
-                $block = end($blocks) instanceof Block ? end($blocks)->id : '';
-                $strategy->refresh();
-            }
+            $block = $block !== '' ? $block : $this->added($by, $strategy, $title);
             $revision = $this->change->execute($by, $strategy, $strategy->head, 'add-terms', [
                 'block' => $block,
                 'texts' => array_map(self::phrase(...), $names),
@@ -44,6 +39,16 @@ final readonly class IntoBoard
         }
 
         return Board::of($revision->strategy())->block($block)->name ?? '';
+    }
+
+    /** @return string the id of a concept of this name, new at the end of the board */
+    private function added(User $by, Strategy $strategy, string $title): string
+    {
+        $revision = $this->change->execute($by, $strategy, $strategy->head, 'add-block', ['name' => $title]);
+        $blocks = Board::of($revision->strategy())->blocks;
+        $strategy->refresh();
+
+        return end($blocks) instanceof Block ? end($blocks)->id : '';
     }
 
     /** A name of several words is looked for as a phrase. */

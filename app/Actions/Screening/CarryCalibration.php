@@ -42,16 +42,7 @@ final readonly class CarryCalibration
                 throw new Refused('Only a calibration set is carried into a stage.');
             }
             $stage = $this->stages->alone($calibration->review->firstStage());
-            /** @var array<string, string> $items at the stage, by the item of the calibration */
-            $items = self::ready($calibration, $stage)
-                ->select(['here.id AS here', 'there.id AS there'])
-                ->pluck('there', 'here')
-                ->all();
-            if ($items === []) {
-                throw new Refused(
-                    'Nothing is left to carry: what has ended here was judged at the stage already, or nothing has ended yet.',
-                );
-            }
+            $items = self::toCarry($calibration, $stage);
             $this->copied('decisions', $calibration, $stage, $items, ['answers']);
             $this->copied('settlements', $calibration, $stage, $items, ['how']);
             $this->stages->recount($stage);
@@ -62,6 +53,19 @@ final readonly class CarryCalibration
 
             return count($items);
         });
+    }
+
+    /** @return array<string, string> items at the stage, by the item of the calibration */
+    private static function toCarry(Stage $calibration, Stage $stage): array
+    {
+        $items = self::ready($calibration, $stage)
+            ->select(['here.id AS here', 'there.id AS there'])
+            ->pluck('there', 'here')
+            ->all();
+
+        return $items !== [] ? $items : throw new Refused(
+            'Nothing is left to carry: what has ended here was judged at the stage already, or nothing has ended yet.',
+        );
     }
 
     private static function ready(Stage $calibration, Stage $stage): Builder

@@ -14,6 +14,7 @@ use App\Models\Proposal;
 use App\Models\Settlement;
 use App\Models\User;
 use App\Notices\NoticeKind;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Screening\Ballot;
 use WaryHeron\Core\Screening\BallotClosed;
@@ -63,31 +64,51 @@ final readonly class SettleItem
         return DB::transaction(function () use ($by, $item, $verdict, $criterion, $note): bool {
             $ballot = ItemBallot::locked($item);
             self::refuseProposal($by, $ballot);
-            $current = fn () => Proposal::query()
-                ->where('review_id', $item->review_id)
-                ->where('item_id', $item->id)
-                ->whereNull('superseded_at');
-            $current()->where('user_id', $by->id)->update(['superseded_at' => now()]);
-            $proposal = Proposal::query()->create([
-                'review_id' => $item->review_id,
-                'item_id' => $item->id,
-                'stage_id' => $item->stage_id,
-                'user_id' => $by->id,
-                'verdict' => $verdict,
-                'criterion_id' => $criterion?->id,
-                'note' => $note,
-            ]);
+            $proposal = self::proposal($by, $item, $verdict, $criterion, $note);
             $words = "Proposed to {$verdict->value} “{$ballot->item->publication->title}”";
             ($this->log)($item->review_id, $by, 'settlement.proposed', $words, $proposal, [], $item->id);
-            $isAlike = fn (Proposal $p): bool => $p->verdict === $verdict && $p->criterion_id === $criterion?->id;
-            $alike = $current()->whereIn('user_id', $ballot->ballot->people())->get()->filter($isAlike);
-            $agreed = $alike->count() === count($ballot->ballot->people());
+            $agreed = self::isAgreed($ballot, $proposal);
             $agreed
                 ? $this->settle($by, $ballot, $verdict, $criterion?->id, $note, HowSettled::Agreement)
                 : $this->tellOthers($by, $ballot);
 
             return $agreed;
         });
+    }
+
+    /** In the place of what this person had proposed. */
+    private static function proposal(User $by, Item $item, Verdict $verdict, ?Criterion $criterion, string $note): Proposal
+    {
+        self::proposals($item)->where('user_id', $by->id)->update(['superseded_at' => now()]);
+
+        return Proposal::query()->create([
+            'review_id' => $item->review_id,
+            'item_id' => $item->id,
+            'stage_id' => $item->stage_id,
+            'user_id' => $by->id,
+            'verdict' => $verdict,
+            'criterion_id' => $criterion?->id,
+            'note' => $note,
+        ]);
+    }
+
+    /** @return Builder<Proposal> those that stand */
+    private static function proposals(Item $item): Builder
+    {
+        return Proposal::query()
+            ->where('review_id', $item->review_id)
+            ->where('item_id', $item->id)
+            ->whereNull('superseded_at');
+    }
+
+    private static function isAgreed(ItemBallot $ballot, Proposal $as): bool
+    {
+        $people = $ballot->ballot->people();
+        $alike = self::proposals($ballot->item)->whereIn('user_id', $people)->get()->filter(
+            fn (Proposal $one): bool => $one->verdict === $as->verdict && $one->criterion_id === $as->criterion_id,
+        );
+
+        return $alike->count() === count($people);
     }
 
     private static function refuseProposal(User $by, ItemBallot $ballot): void
@@ -179,15 +200,7 @@ final readonly class SettleItem
         $item = $ballot->item;
         $ballot->mustTakePart();
         $settled = self::settled($ballot, $ballot->decision($by->id, $verdict, $criterionId));
-        Settlement::query()
-            ->where('review_id', $item->review_id)
-            ->where('item_id', $item->id)
-            ->whereNull('superseded_at')
-            ->update(['superseded_at' => now()]);
-        $settlement = Settlement::query()->create([
-            'review_id' => $item->review_id,
-            'item_id' => $item->id,
-            'stage_id' => $item->stage_id,
+        $settlement = self::settlement($item, [
             'user_id' => $by->id,
             'verdict' => $verdict,
             'criterion_id' => $criterionId,
@@ -199,6 +212,23 @@ final readonly class SettleItem
         $words = "{$way}: {$verdict->value} “{$item->publication->title}”";
         $about = array_filter(['verdict' => $verdict->value, 'criterion' => $criterionId]);
         ($this->log)($item->review_id, $by, 'item.settled', $words, $settlement, $about);
+    }
+
+    /**
+     * In the place of the one before.
+     *
+     * @param  array<string, string|Verdict|HowSettled|null>  $values
+     */
+    private static function settlement(Item $item, array $values): Settlement
+    {
+        Settlement::query()
+            ->where('review_id', $item->review_id)
+            ->where('item_id', $item->id)
+            ->whereNull('superseded_at')
+            ->update(['superseded_at' => now()]);
+        $of = ['review_id' => $item->review_id, 'item_id' => $item->id, 'stage_id' => $item->stage_id];
+
+        return Settlement::query()->create([...$of, ...$values]);
     }
 
     private static function settled(ItemBallot $ballot, Decision $by): Ballot

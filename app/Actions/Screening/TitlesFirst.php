@@ -184,9 +184,7 @@ final class TitlesFirst
      */
     private static function unasked(Stage $abstracts, Stage $titles, ?array $publicationIds): Collection
     {
-        return DB::table('items')
-            ->where('items.review_id', $titles->review_id)
-            ->where('items.stage_id', $abstracts->id)
+        return StageItems::of($abstracts)
             ->where('items.state', ItemState::Waiting->value)
             ->when($publicationIds !== null, fn ($some) => $some->whereIn('items.publication_id', $publicationIds))
             ->whereNotExists(ItemTraces::judged(...))

@@ -81,10 +81,7 @@ final readonly class LoadScheme
     /** The same in the background: a large file takes longer than a page may. */
     public function later(User $by, Review $review, string $title, string $path, string $name): Task
     {
-        $stored = 'thesauri/'.strtolower((string) Str::ulid());
-        $file = fopen($path, 'rb') ?: throw new \RuntimeException("Cannot read {$path}.");
-        Storage::writeStream($stored, $file);
-        is_resource($file) && fclose($file);
+        $stored = self::stored($path);
 
         return DB::transaction(function () use ($by, $review, $title, $stored, $name): Task {
             $task = TaskRun::queue(
@@ -99,6 +96,16 @@ final readonly class LoadScheme
 
             return $task;
         });
+    }
+
+    private static function stored(string $path): string
+    {
+        $stored = 'thesauri/'.strtolower((string) Str::ulid());
+        $file = fopen($path, 'rb') ?: throw new \RuntimeException("Cannot read {$path}.");
+        Storage::writeStream($stored, $file);
+        is_resource($file) && fclose($file);
+
+        return $stored;
     }
 
     /**

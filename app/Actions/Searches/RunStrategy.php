@@ -51,22 +51,21 @@ final readonly class RunStrategy
         $holdings = $this->counts->holdings($source);
         $texts = array_filter([...$asked, $whole->text], fn (string $text): bool => $text !== '');
         $counts = $this->counts->of($source, array_values($texts), self::SECONDS);
-        $total = $counts[$whole->text] ?? null;
-        if (! is_int($total)) {
-            $slow = "{$this->sources->names()[$source]} is too slow to count every line. Nothing was run; "
-                .'try again, what was counted is kept.';
-            throw new Refused(is_string($total) ? "{$total} Nothing was run." : $slow);
-        }
+        $total = $this->total($counts[$whole->text] ?? null, $source);
         $byLine = array_map(fn (string $text): mixed => $counts[$text] ?? null, $asked);
-        $kept = $this->lines($translation->lines($lines), $byLine, $source);
+        $lines = $this->lines($translation->lines($lines), $byLine, $source);
+        $found = ['holdings' => $holdings, 'query_sent' => $whole->text, 'lines' => $lines, 'total' => $total];
 
-        return DB::transaction(
-            fn (): Run => $this->keep($by, $strategy, $source, [
-                'holdings' => $holdings,
-                'query_sent' => $whole->text,
-                'lines' => $kept,
-                'total' => $total,
-            ]),
+        return DB::transaction(fn (): Run => $this->keep($by, $strategy, $source, $found));
+    }
+
+    private function total(int|string|null $counted, string $source): int
+    {
+        return is_int($counted) ? $counted : throw new Refused(
+            is_string($counted)
+                ? "{$counted} Nothing was run."
+                : "{$this->sources->names()[$source]} is too slow to count every line. Nothing was run; "
+                    .'try again, what was counted is kept.',
         );
     }
 

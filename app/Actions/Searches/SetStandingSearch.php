@@ -33,25 +33,13 @@ final readonly class SetStandingSearch
         array $people,
     ): StandingSearch {
         return DB::transaction(function () use ($by, $strategy, $every, $first, $joins, $people): StandingSearch {
+            $after = ['joins' => $joins, 'people' => $people];
             $standing = StandingSearch::query()->updateOrCreate(
                 ['review_id' => $strategy->review_id, 'strategy_id' => $strategy->id],
-                [
-                    'every' => $every,
-                    'next_at' => $first,
-                    'joins' => $joins,
-                    'people' => $people,
-                    'set_by' => $by->id,
-                    'ended_at' => null,
-                ],
+                [...$after, 'every' => $every, 'next_at' => $first, 'set_by' => $by->id, 'ended_at' => null],
             );
-            ($this->log)(
-                $strategy->review_id,
-                $by,
-                'search.standing',
-                "Had “{$strategy->name}” run {$every->label()}, from {$first->format('j F Y')}",
-                $strategy,
-                ['joins' => $joins, 'people' => $people],
-            );
+            $words = "Had “{$strategy->name}” run {$every->label()}, from {$first->format('j F Y')}";
+            ($this->log)($strategy->review_id, $by, 'search.standing', $words, $strategy, $after);
 
             return $standing;
         });

@@ -107,16 +107,11 @@ final readonly class SaveResult
             $before === null => ['result.added', 'Took a result'],
             default => ['result.changed', 'Changed a result'],
         };
-        ($this->log)(
-            $publication->review_id,
-            $by,
-            $action,
-            "{$did} of “{$outcome}” from “{$publication->title}”",
-            $publication,
-            // what one coder took is nobody else’s to see
-            $result->hand === ''
-                ? ['form' => $result->form->value, 'before' => $before?->given, 'after' => $result->given]
-                : [],
-        );
+        $words = "{$did} of “{$outcome}” from “{$publication->title}”";
+        // what one coder took is nobody else’s to see
+        $about = $result->hand !== ''
+            ? []
+            : ['form' => $result->form->value, 'before' => $before?->given, 'after' => $result->given];
+        ($this->log)($publication->review_id, $by, $action, $words, $publication, $about);
     }
 }

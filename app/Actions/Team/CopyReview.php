@@ -35,8 +35,7 @@ final readonly class CopyReview
         return DB::transaction(function () use ($by, $from, $title): Review {
             $review = Review::query()->create([
                 ...$from->only(['question', 'frame', 'match_settings', 'coded_by']),
-                'title' => $title,
-                'created_by' => $by->id,
+                ...['title' => $title, 'created_by' => $by->id],
             ]);
             $review->memberships()->create(['user_id' => $by->id, 'role' => Role::Lead]);
             $tables = collect(ArchivedTables::all())->keyBy('name');
@@ -44,7 +43,8 @@ final readonly class CopyReview
             foreach (self::TABLES as $name) {
                 $this->copy($tables[$name], $from, $by, $ids);
             }
-            ($this->log)($review, $by, 'review.created', "Started the review “{$title}”, set up as “{$from->title}”", $review);
+            $words = "Started the review “{$title}”, set up as “{$from->title}”";
+            ($this->log)($review, $by, 'review.created', $words, $review);
 
             return $review;
         });

@@ -13,6 +13,11 @@ use WaryHeron\Core\Screening\StagePurpose;
 
 final readonly class CreateReview
 {
+    private const STAGES = [
+        ['position' => 1, 'name' => 'Title and abstract', 'purpose' => StagePurpose::TitleAbstract],
+        ['position' => 2, 'name' => 'Full text', 'purpose' => StagePurpose::FullText, 'reasons_must_agree' => true],
+    ];
+
     public function __construct(private WriteLog $log)
     {
     }
@@ -22,17 +27,7 @@ final readonly class CreateReview
         return DB::transaction(function () use ($by, $title, $question): Review {
             $review = Review::query()->create(['title' => $title, 'question' => $question, 'created_by' => $by->id]);
             $review->memberships()->create(['user_id' => $by->id, 'role' => Role::Lead]);
-            $review
-                ->stages()
-                ->create(['position' => 1, 'name' => 'Title and abstract', 'purpose' => StagePurpose::TitleAbstract]);
-            $review
-                ->stages()
-                ->create([
-                    'position' => 2,
-                    'name' => 'Full text',
-                    'purpose' => StagePurpose::FullText,
-                    'reasons_must_agree' => true,
-                ]);
+            $review->stages()->createMany(self::STAGES);
             ($this->log)($review, $by, 'review.created', "Started the review “{$title}”", $review);
 
             return $review;

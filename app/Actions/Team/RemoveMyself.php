@@ -49,34 +49,45 @@ final readonly class RemoveMyself
                 'You lead alone: '.implode(', ', $alone).'. Make somebody else its lead first, or close or delete it.',
             );
         }
-        [$name, $address] = [$person->name, $person->email];
         $instead = 'Former member '.Str::upper(substr($person->id, -4));
-        DB::transaction(function () use ($person, $name, $address, $instead): void {
+        DB::transaction(function () use ($person, $instead): void {
             foreach (Membership::query()->where('user_id', $person->id)->with('review')->get() as $membership) {
                 $this->team->remove($person, $membership->review, $membership);
             }
-            foreach (self::OWN as $table => $column) {
-                DB::table($table)->where($column, $person->id)->delete();
-            }
-            AccessToken::query()->where('tokenable_id', $person->id)->delete();
-            DB::table('invitations')->whereRaw('lower(email) = ?', [mb_strtolower($address)])->delete();
-            DB::table('letters')->whereRaw('lower(recipient) = ?', [mb_strtolower($address)])->delete();
-            DB::table('standing_searches')->where('set_by', $person->id)->update(['ended_at' => now()]);
-            Password::deleteToken($person);
-            OpenSessions::endAll($person);
-            $person->forceFill([
-                'name' => $instead,
-                'email' => "{$person->id}@removed.invalid",
-                'password' => Hash::make(Str::random(60)),
-                'remember_token' => null,
-                'unwanted_notices' => [],
-                'removed_at' => now(),
-            ])->save();
+            [$name, $address] = [$person->name, $person->email];
+            self::forgetWhatIsTheirs($person);
+            self::rename($person, $instead);
             DB::statement('SELECT forget_person(?, ?, ?, ?)', [$person->id, $name, $address, $instead]);
         });
         $this->security->write('person removed', ['person' => $person->id]);
 
         return $instead;
+    }
+
+    private static function forgetWhatIsTheirs(User $person): void
+    {
+        $address = mb_strtolower($person->email);
+        foreach (self::OWN as $table => $column) {
+            DB::table($table)->where($column, $person->id)->delete();
+        }
+        AccessToken::query()->where('tokenable_id', $person->id)->delete();
+        DB::table('invitations')->whereRaw('lower(email) = ?', [$address])->delete();
+        DB::table('letters')->whereRaw('lower(recipient) = ?', [$address])->delete();
+        DB::table('standing_searches')->where('set_by', $person->id)->update(['ended_at' => now()]);
+        Password::deleteToken($person);
+        OpenSessions::endAll($person);
+    }
+
+    private static function rename(User $person, string $instead): void
+    {
+        $person->forceFill([
+            'name' => $instead,
+            'email' => "{$person->id}@removed.invalid",
+            'password' => Hash::make(Str::random(60)),
+            'remember_token' => null,
+            'unwanted_notices' => [],
+            'removed_at' => now(),
+        ])->save();
     }
 
     /** @return list<string> titles of reviews of which they are the only lead */

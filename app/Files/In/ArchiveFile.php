@@ -41,6 +41,14 @@ final class ArchiveFile
         if ($zip->open($path, ZipArchive::RDONLY) !== true) {
             throw new BadArchive('It is no zip file, or its end is missing. Copy it again from where it was written.');
         }
+        $file = new self($zip, self::manifestIn($zip));
+        $file->check((int) filesize($path));
+
+        return $file;
+    }
+
+    private static function manifestIn(ZipArchive $zip): ArchiveManifest
+    {
         $stream = $zip->getStream(ArchiveManifest::NAME);
         if ($stream === false) {
             throw new BadArchive('It is a zip file, but no archive of a review: it has no manifest.');
@@ -49,10 +57,8 @@ final class ArchiveFile
         if (strlen($json) > self::LARGEST_MANIFEST) {
             throw new BadArchive('Its manifest is larger than any of ours.');
         }
-        $file = new self($zip, ArchiveManifest::decode($json));
-        $file->check((int) filesize($path));
 
-        return $file;
+        return ArchiveManifest::decode($json);
     }
 
     /**

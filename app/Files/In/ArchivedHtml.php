@@ -50,12 +50,18 @@ final class ArchivedHtml
         }
         foreach ($element->attributes as $attribute) {
             $of = strtolower($attribute->nodeName);
-            $isAddress = in_array($of, self::ADDRESSES, true);
-            $leadsOut = $isAddress && preg_match('~^(#|/(?![/\\\\])|https?://)~i', trim($attribute->value)) !== 1;
-            $says = preg_replace('/\s+/', '', strtolower($attribute->value));
-            if (str_starts_with($of, 'on') || $leadsOut || str_contains((string) $says, 'url(http')) {
+            if (self::doesHarm($of, $attribute->value)) {
                 throw new BadArchive("A block of its report holds {$of} at <{$name}>, which no block of ours does.");
             }
         }
+    }
+
+    private static function doesHarm(string $attribute, string $value): bool
+    {
+        $isAddress = in_array($attribute, self::ADDRESSES, true);
+        $leadsOut = $isAddress && preg_match('~^(#|/(?![/\\\\])|https?://)~i', trim($value)) !== 1;
+        $says = (string) preg_replace('/\s+/', '', strtolower($value));
+
+        return str_starts_with($attribute, 'on') || $leadsOut || str_contains($says, 'url(http');
     }
 }

@@ -26,13 +26,8 @@ final class PagePictures
      */
     public static function read(string $from, string $into, int $page): bool
     {
-        $limits = ['--as='.self::MEMORY, '--cpu='.self::SECONDS, '--fsize='.self::BYTES, '--core=0'];
         $process = new Process(
-            [
-                'prlimit', ...$limits, 'ocrmypdf', '--pages', (string) $page, '--skip-text', '--jobs', '1', '--output-type', 'pdf',
-                '--optimize', '0', '-l', (string) config('heron.picture_languages'), '--tesseract-timeout',
-                (string) self::PAGE_SECONDS, '-q', $from, $into,
-            ],
+            self::command($from, $into, $page),
             env: ['LC_ALL' => 'C.UTF-8', 'OMP_THREAD_LIMIT' => '1'],
             timeout: self::SECONDS + 5,
         );
@@ -43,5 +38,17 @@ final class PagePictures
         }
 
         return $process->isSuccessful() && is_file($into) && filesize($into) > 0;
+    }
+
+    /** @return list<string> */
+    private static function command(string $from, string $into, int $page): array
+    {
+        $limits = ['--as='.self::MEMORY, '--cpu='.self::SECONDS, '--fsize='.self::BYTES, '--core=0'];
+
+        return [
+            'prlimit', ...$limits, 'ocrmypdf', '--pages', (string) $page, '--skip-text', '--jobs', '1', '--output-type', 'pdf',
+            '--optimize', '0', '-l', (string) config('heron.picture_languages'), '--tesseract-timeout',
+            (string) self::PAGE_SECONDS, '-q', $from, $into,
+        ];
     }
 }

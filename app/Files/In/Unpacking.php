@@ -50,21 +50,7 @@ final class Unpacking
         $target = (string) tempnam($folder, 'gz-');
         $to = fopen($target, 'wb') ?: throw new \RuntimeException("Cannot write {$target}.");
         try {
-            $inflate = inflate_init(ZLIB_ENCODING_GZIP) ?: throw new \RuntimeException('zlib does not start.');
-            $written = 0;
-            // small steps in, so that a step out is bounded
-            while (($chunk = (string) fread($from, 8192)) !== '') {
-                $text = @inflate_add($inflate, $chunk);
-                if ($text === false) {
-                    throw new UnusableFile('The gzip file is damaged: it cannot be unpacked.');
-                }
-                $written += strlen($text);
-                self::bound($written, (int) filesize($path));
-                fwrite($to, $text);
-            }
-            if (inflate_get_status($inflate) !== ZLIB_STREAM_END) {
-                throw new UnusableFile('The gzip file is cut off: its end is missing. Send it again.');
-            }
+            self::inflate($from, $to, (int) filesize($path));
         } catch (UnusableFile $unusable) {
             unlink($target);
             throw $unusable;
@@ -74,6 +60,29 @@ final class Unpacking
         }
 
         return $target;
+    }
+
+    /**
+     * @param  resource  $from
+     * @param  resource  $to
+     */
+    private static function inflate($from, $to, int $packed): void
+    {
+        $inflate = inflate_init(ZLIB_ENCODING_GZIP) ?: throw new \RuntimeException('zlib does not start.');
+        $written = 0;
+        // small steps in, so that a step out is bounded
+        while (($chunk = (string) fread($from, 8192)) !== '') {
+            $text = @inflate_add($inflate, $chunk);
+            if ($text === false) {
+                throw new UnusableFile('The gzip file is damaged: it cannot be unpacked.');
+            }
+            $written += strlen($text);
+            self::bound($written, $packed);
+            fwrite($to, $text);
+        }
+        if (inflate_get_status($inflate) !== ZLIB_STREAM_END) {
+            throw new UnusableFile('The gzip file is cut off: its end is missing. Send it again.');
+        }
     }
 
     /** @return list<UnpackedFile> */

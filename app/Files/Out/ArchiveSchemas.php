@@ -6,6 +6,7 @@ namespace App\Files\Out;
 
 use App\Database\ArchivedTable;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 
 /** A JSON Schema (draft 2020-12) of a line of each file of rows. */
 final class ArchiveSchemas
@@ -69,14 +70,20 @@ final class ArchiveSchemas
             ->get(['table_name', 'column_name', 'udt_name', 'is_nullable', 'character_maximum_length AS longest']);
         $properties = array_fill_keys($tables, []);
         foreach ($columns as $one) {
-            $is = self::TYPES[$one->udt_name]
-                ?? ['type' => 'string', ...$one->longest === null ? [] : ['maxLength' => (int) $one->longest]];
-            if ($one->is_nullable === 'YES' && isset($is['type'])) {
-                $is['type'] = [$is['type'], 'null'];
-            }
-            $properties[$one->table_name][$one->column_name] = $is;
+            $properties[$one->table_name][$one->column_name] = self::property($one);
         }
 
         return $properties;
+    }
+
+    /** @return array<string, string|int|list<string>|array<string, string>> */
+    private static function property(stdClass $column): array
+    {
+        $longest = $column->longest === null ? [] : ['maxLength' => (int) $column->longest];
+        $is = self::TYPES[$column->udt_name] ?? ['type' => 'string', ...$longest];
+
+        return $column->is_nullable === 'YES' && isset($is['type'])
+            ? [...$is, 'type' => [$is['type'], 'null']]
+            : $is;
     }
 }

@@ -27,30 +27,43 @@ final class RecordDownload
                 return self::response($path, "{$name}.xlsx", Spreadsheet::MEDIA_TYPE);
             }
             $writer = Formats::writers()[$format];
-            $file = fopen($path, 'wb') ?: throw new \RuntimeException("Cannot write {$path}.");
-            foreach ($writer->write($references) as $piece) {
-                fwrite($file, $piece);
-            }
-            fclose($file);
-            if ($about === []) {
-                return self::response($path, "{$name}.{$writer->extension()}", $writer->mediaType());
-            }
-            $zipped = "{$path}.zip";
-            $zip = new ZipArchive();
-            $zip->open($zipped, ZipArchive::CREATE | ZipArchive::OVERWRITE);
-            $zip->addFile($path, "{$name}.{$writer->extension()}");
-            $zip->addFromString(
-                'strategy.txt',
-                implode("\r\n", array_map(fn (array $row): string => implode('  ', $row), $about))."\r\n",
-            );
-            $zip->close();
-            unlink($path);
+            self::write($path, $writer->write($references));
+            $file = "{$name}.{$writer->extension()}";
 
-            return self::response($zipped, "{$name}.zip", 'application/zip');
+            return $about === []
+                ? self::response($path, $file, $writer->mediaType())
+                : self::response(self::zipped($path, $file, $about), "{$name}.zip", 'application/zip');
         } catch (\Throwable $failure) {
             @unlink($path);
             throw $failure;
         }
+    }
+
+    /** @param  iterable<string>  $pieces */
+    private static function write(string $path, iterable $pieces): void
+    {
+        $file = fopen($path, 'wb') ?: throw new \RuntimeException("Cannot write {$path}.");
+        foreach ($pieces as $piece) {
+            fwrite($file, $piece);
+        }
+        fclose($file);
+    }
+
+    /**
+     * @param  list<list<string>>  $about
+     * @return string the path of the zip, in the place of the file's
+     */
+    private static function zipped(string $path, string $name, array $about): string
+    {
+        $zip = new ZipArchive();
+        $zip->open("{$path}.zip", ZipArchive::CREATE | ZipArchive::OVERWRITE);
+        $zip->addFile($path, $name);
+        $rows = array_map(fn (array $row): string => implode('  ', $row)."\r\n", $about);
+        $zip->addFromString('strategy.txt', implode('', $rows));
+        $zip->close();
+        unlink($path);
+
+        return "{$path}.zip";
     }
 
     private static function response(string $path, string $name, string $type): BinaryFileResponse

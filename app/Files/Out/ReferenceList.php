@@ -51,18 +51,7 @@ final class ReferenceList
             file_put_contents("{$folder}/references.json", implode('', [...(new CslJsonWriter())->write($references)]));
             $made = Process::timeout(self::SECONDS)
                 ->input("---\nnocite: '@*'\n---\n")
-                ->run([
-                    ...TextDownload::LIMITS,
-                    'pandoc',
-                    ...$to === 'docx' ? [] : ['--sandbox'],
-                    '--from=markdown',
-                    "--to={$to}",
-                    '--citeproc',
-                    "--bibliography={$folder}/references.json",
-                    '--csl='.self::FOLDER."/{$style}.csl",
-                    '--wrap=none',
-                    '--output=-',
-                ]);
+                ->run(self::command("{$folder}/references.json", $style, $to));
             if ($made->failed()) {
                 throw new \RuntimeException("pandoc failed: {$made->errorOutput()}");
             }
@@ -71,5 +60,22 @@ final class ReferenceList
         } finally {
             TemporaryFolder::remove($folder);
         }
+    }
+
+    /** @return list<string> */
+    private static function command(string $references, string $style, string $to): array
+    {
+        return [
+            ...TextDownload::LIMITS,
+            'pandoc',
+            ...$to === 'docx' ? [] : ['--sandbox'],
+            '--from=markdown',
+            "--to={$to}",
+            '--citeproc',
+            "--bibliography={$references}",
+            '--csl='.self::FOLDER."/{$style}.csl",
+            '--wrap=none',
+            '--output=-',
+        ];
     }
 }

@@ -33,17 +33,21 @@ final class DeliverFile extends DeliverySlice
 
             return;
         }
-        $delivery->refresh();
+        $finished === false && $files->keep($delivery->refresh(), $records);
+        $this->after($delivery->refresh(), $finished);
+        Plans::knowTables();
+    }
+
+    private function after(Delivery $delivery, ?bool $finished): void
+    {
         if ($finished === null) {
             $this->cancelled($delivery);
         } elseif ($finished) {
             $delivery->update(['expected' => $delivery->position]);
             $this->end($delivery, 'done', $this->outcome($delivery));
         } else {
-            $files->keep($delivery, $records);
             $this->goOn($delivery);
         }
-        Plans::knowTables();
     }
 
     /** @return ?bool true at the end of the file, false where another slice has to follow, null when cancelled */

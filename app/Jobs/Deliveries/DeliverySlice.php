@@ -157,21 +157,16 @@ abstract class DeliverySlice implements OfTask, ShouldQueue
             'failure' => $state === 'done' ? '' : $message,
             'finished_at' => $state === 'done' ? now() : null,
         ]);
-        TaskRun::end(
-            (string) $delivery->task_id,
-            match ($state) {
-                'done' => TaskState::Done,
-                'stopped' => TaskState::Cancelled,
-                default => TaskState::Failed,
-            },
-            $message,
-            $delivery->position,
-        );
-        if ($known) {
-            return;
+        $how = match ($state) {
+            'done' => TaskState::Done,
+            'stopped' => TaskState::Cancelled,
+            default => TaskState::Failed,
+        };
+        TaskRun::end((string) $delivery->task_id, $how, $message, $delivery->position);
+        if (! $known) {
+            $words = "The delivery from {$delivery->source_name} ended: {$message}";
+            $counts = $delivery->only('kept', 'rejected', 'already_here', 'new');
+            app(WriteLog::class)($delivery->review_id, null, "delivery.{$state}", $words, $delivery, $counts);
         }
-        app(
-            WriteLog::class,
-        )($delivery->review_id, null, "delivery.{$state}", "The delivery from {$delivery->source_name} ended: {$message}", $delivery, $delivery->only('kept', 'rejected', 'already_here', 'new'));
     }
 }

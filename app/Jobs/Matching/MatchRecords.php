@@ -79,14 +79,7 @@ final class MatchRecords implements OfTask, ShouldQueue
         if (Matching::query()->lockForUpdate()->find($matching->id)?->state !== TaskState::Running) {
             return false; // cancelled on the way
         }
-        DB::table('match_pairs')
-            ->where('review_id', $matching->review_id)
-            ->where('matching_id', $matching->id)
-            ->delete();
-        foreach (array_chunk($result->pairs, 2000) as $pairs) {
-            $rows = array_map(fn (Pair $pair): array => self::row($matching, $result, $pair), $pairs);
-            Copy::into('match_pairs', self::PAIR, $rows);
-        }
+        self::keepPairs($matching, $result);
         $weights = $result->judge->weights;
 
         return $matching->update([
@@ -95,6 +88,18 @@ final class MatchRecords implements OfTask, ShouldQueue
             'weights' => ['chances' => $weights->chances, 'prior' => $weights->prior],
             'finished_at' => now(),
         ]);
+    }
+
+    private static function keepPairs(Matching $matching, MatchResult $result): void
+    {
+        DB::table('match_pairs')
+            ->where('review_id', $matching->review_id)
+            ->where('matching_id', $matching->id)
+            ->delete();
+        foreach (array_chunk($result->pairs, 2000) as $pairs) {
+            $rows = array_map(fn (Pair $pair): array => self::row($matching, $result, $pair), $pairs);
+            Copy::into('match_pairs', self::PAIR, $rows);
+        }
     }
 
     /** @return list<string|int|null> of match_pairs */

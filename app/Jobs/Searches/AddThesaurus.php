@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs\Searches;
 
 use App\Actions\Searches\LoadScheme;
+use App\Models\Task;
 use App\Tasks\DiedTwice;
 use App\Tasks\OfTask;
 use App\Tasks\TaskRun;
@@ -41,24 +42,21 @@ final class AddThesaurus implements OfTask, ShouldQueue
     {
         try {
             $task = TaskRun::begin($this->taskId, 'the thesaurus');
-            if ($task !== null) {
-                $task->load('user', 'review');
-                $scheme = $load->add($task->user, $task->review, $this->title, (string) Storage::get($this->stored));
-                $task->update(['url' => route('thesauri', [$task->review_id, 'scheme' => $scheme->id], false)]);
-                TaskRun::end(
-                    $task->id,
-                    TaskState::Done,
-                    "Added “{$scheme->title}” with ".number_format($scheme->size).' headings.',
-                    $scheme->size,
-                    $scheme->size,
-                );
-            }
+            $task === null || $this->add($load, $task->load('user', 'review'));
         } catch (BadScheme $bad) {
             TaskRun::end($this->taskId, TaskState::Failed, "{$bad->getMessage()} Nothing was changed.");
         } catch (DiedTwice) {
             TaskRun::end($this->taskId, TaskState::Failed, DiedTwice::WHY.' Nothing was changed.');
         }
         Storage::delete($this->stored);
+    }
+
+    private function add(LoadScheme $load, Task $task): void
+    {
+        $scheme = $load->add($task->user, $task->review, $this->title, (string) Storage::get($this->stored));
+        $task->update(['url' => route('thesauri', [$task->review_id, 'scheme' => $scheme->id], false)]);
+        $words = "Added “{$scheme->title}” with ".number_format($scheme->size).' headings.';
+        TaskRun::end($task->id, TaskState::Done, $words, $scheme->size, $scheme->size);
     }
 
     public function failed(): void

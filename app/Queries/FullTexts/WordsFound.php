@@ -33,15 +33,14 @@ final class WordsFound
     public static function in(string $reviewId, string $fullTextId, string $words): array
     {
         $words = mb_substr($words, 0, 200);
-        $query = preg_match(self::QUERY, $words) === 1 ? Parser::parse($words) : null;
-        $isQuery = $query !== null && $query->isComplete() && QueryInWords::can($query->root);
+        $query = self::query($words);
         $sought = Letters::fold($words);
         $found = [];
         if (mb_strlen($sought) < self::SHORTEST) {
             return $found;
         }
         foreach (PaperPages::of($reviewId, $fullTextId) as $page) {
-            $places = $isQuery ? self::answering($page, $query->root) : Letters::of($page->words)->places($sought);
+            $places = $query !== null ? self::answering($page, $query) : Letters::of($page->words)->places($sought);
             foreach ($places as $place) {
                 $found[] = Selector::of($page, $place->first, $place->last);
                 if (count($found) === self::MOST) {
@@ -51,6 +50,14 @@ final class WordsFound
         }
 
         return $found;
+    }
+
+    /** Null where the words are meant as they stand. */
+    private static function query(string $words): ?Node
+    {
+        $query = preg_match(self::QUERY, $words) === 1 ? Parser::parse($words) : null;
+
+        return $query !== null && $query->isComplete() && QueryInWords::can($query->root) ? $query->root : null;
     }
 
     /** @return \Generator<int, Span> of the words of the page */

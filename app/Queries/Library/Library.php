@@ -64,14 +64,30 @@ final readonly class Library
         $narrowed = self::narrowed($review, $filters, $tallies);
         [$query, $steps] = [$narrowed->query, $narrowed->steps];
         $at = LibraryCursor::read($cursor, $sort);
-        $backwards = $at !== null && $at->back;
         $left = $steps === [] ? $total : $steps[count($steps) - 1]->count;
         $found = array_column($steps, 'count', 'key')['q'] ?? $total;
         $query = $found * self::DENSE <= $total ? self::gathered($review, $query) : $query;
         $rows = self::inOrder(
             $filters->line->query !== null && $left * self::DENSE > $total,
-            fn (): array => self::rows($review, $query, $sort, $descending !== $backwards, $at),
+            fn (): array => self::rows($review, $query, $sort, $descending !== ($at?->back === true), $at),
         );
+
+        return self::ofRows($rows, $at, $total, $steps, $sort, $descending);
+    }
+
+    /**
+     * @param  list<stdClass>  $rows  in the order they were looked for, one more than a page where there are more
+     * @param  list<FilterStep>  $steps
+     */
+    private static function ofRows(
+        array $rows,
+        ?LibraryCursor $at,
+        int $total,
+        array $steps,
+        string $sort,
+        bool $descending,
+    ): self {
+        $backwards = $at !== null && $at->back;
         $more = count($rows) > self::PER_PAGE;
         $rows = array_slice($rows, 0, self::PER_PAGE);
         $rows = $backwards ? array_reverse($rows) : $rows;

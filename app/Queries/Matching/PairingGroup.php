@@ -51,26 +51,25 @@ final readonly class PairingGroup
 
     public static function of(Matching $matching, WaitingGroup $group): self
     {
-        $publications = Publication::query()
+        $publications = array_values(Publication::query()
             ->where('review_id', $matching->review_id)
             ->whereIn('id', $group->publications)
             ->with(['records.delivery', 'item'])
             ->orderBy('id')
             ->get()
-            ->values();
-        $letterOf = [];
+            ->all());
+        $columns = $letterOf = [];
         foreach ($publications as $i => $publication) {
+            $columns[] = self::column($publication, self::letter($i));
             $letterOf += array_fill_keys($publication->records->modelKeys(), self::letter($i));
         }
 
         return new self(
             $group->key,
-            array_values(
-                $publications->map(fn (Publication $one, int $i) => self::column($one, self::letter($i)))->all(),
-            ),
-            self::rows($publications->all()),
+            $columns,
+            self::rows($publications),
             PairEvidence::among($matching, $letterOf),
-            self::warning($publications->all()),
+            self::warning($publications),
             $group->later,
         );
     }

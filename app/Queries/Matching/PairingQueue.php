@@ -45,17 +45,25 @@ final readonly class PairingQueue
     {
         $groups = self::groups(self::asked($matching));
         $claimed = self::claimedByOthers($matching, $user);
-        $free = array_filter(
-            $groups,
-            fn (WaitingGroup $group): bool => array_intersect_key(array_flip($group->publications), $claimed) === [],
-        );
-        $order = fn (WaitingGroup $group): array => [$group->later, -$group->score, $group->key];
-        usort($free, fn (WaitingGroup $x, WaitingGroup $y): int => $order($x) <=> $order($y));
+        $isFree = fn (WaitingGroup $one): bool => array_intersect_key(array_flip($one->publications), $claimed) === [];
+        $free = self::inOrder(array_filter($groups, $isFree));
 
         // pages that only name the number need not look for it again
         Cache::put(self::leftKey($matching, $user), count($free), self::REMEMBERED);
 
         return new self($free, count($groups) - count($free));
+    }
+
+    /**
+     * @param  array<WaitingGroup>  $groups
+     * @return list<WaitingGroup> the likeliest first, those that were put off last
+     */
+    private static function inOrder(array $groups): array
+    {
+        $order = fn (WaitingGroup $group): array => [$group->later, -$group->score, $group->key];
+        usort($groups, fn (WaitingGroup $x, WaitingGroup $y): int => $order($x) <=> $order($y));
+
+        return $groups;
     }
 
     /** @return Collection<int, stdClass> pairs of publications that nobody has ruled on, or only for later */

@@ -34,6 +34,10 @@ final readonly class QuestionHelp
     /** Of a longer name one shared word says little: "people living with" is no rural population. */
     private const WORDS_OF_A_NAME = 3;
 
+    private const ADD = 'Add what is meant to the question, or leave it out on purpose.';
+
+    private const IS_ONE = 'Words of the question lead to these headings; is one of them meant?';
+
     public function __construct(private StrategyNumbers $numbers, private Sources $sources)
     {
     }
@@ -78,10 +82,7 @@ final readonly class QuestionHelp
             fn (ConceptPart $part): string => 'no '.lcfirst($part->label)." ({$part->asks})",
             $gaps->missing,
         );
-        $more =
-            $headings === []
-                ? 'Add what is meant to the question, or leave it out on purpose.'
-                : 'Words of the question lead to these headings; is one of them meant?';
+        $more = $headings === [] ? self::ADD : self::IS_ONE;
 
         return [new Hint('The question names '.implode(', ', $named).". {$more}", $headings)];
     }

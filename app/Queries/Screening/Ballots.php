@@ -41,24 +41,36 @@ final class Ballots
             // stands; the earlier is heard
             $standing = array_column($all, null, 'user_id');
             $heard = $by->heardAt[$id] ?? null;
-            $also = $heard === null ? [] : array_filter(
-                $all,
-                fn (stdClass $one): bool => $one !== $standing[$one->user_id] &&
-                    $standing[$one->user_id]->created_at <= $heard,
-            );
-            $settlement = $by->settlements[$id] ?? null;
-            if ($settlement !== null && $heard !== null && $settlement->created_at < $heard) {
-                $settlement = null; // from before somebody's decisions came to this item: it has not heard them
-            }
+            $settlement = self::standingSettlement($by->settlements[$id] ?? null, $heard);
             $ballots[$id] = Ballot::of(
                 $rule,
                 array_map($core, array_values($standing)),
                 $settlement === null ? null : $core($settlement),
-                array_map($core, array_values($also)),
+                array_map($core, self::alsoHeard($all, $standing, $heard)),
             );
         }
 
         return $ballots;
+    }
+
+    /** One from before somebody's decisions came to the item has not heard them. */
+    private static function standingSettlement(?stdClass $settlement, ?string $heard): ?stdClass
+    {
+        return $settlement !== null && $heard !== null && $settlement->created_at < $heard ? null : $settlement;
+    }
+
+    /**
+     * @param  list<stdClass>  $all
+     * @param  array<string, stdClass>  $standing  by person
+     * @return list<stdClass>
+     */
+    private static function alsoHeard(array $all, array $standing, ?string $heard): array
+    {
+        return $heard === null ? [] : array_values(array_filter(
+            $all,
+            fn (stdClass $one): bool => $one !== $standing[$one->user_id] &&
+                $standing[$one->user_id]->created_at <= $heard,
+        ));
     }
 
     /** @param  list<stdClass>  $said */

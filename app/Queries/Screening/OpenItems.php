@@ -57,6 +57,18 @@ final class OpenItems
         return User::query()->whereIn('id', $ids)->pluck('name', 'id')->all();
     }
 
+    /** That this person proposes the same. */
+    private static function alike(Builder $mine, User $user): void
+    {
+        $mine
+            ->selectRaw('1')
+            ->from('proposals AS mine')
+            ->whereColumn('mine.item_id', 'proposals.item_id')
+            ->where('mine.user_id', $user->id)
+            ->whereNull('mine.superseded_at')
+            ->whereColumn('mine.verdict', 'proposals.verdict');
+    }
+
     /**
      * @return Collection<int, Proposal> what others propose on open disagreements that this person decided on and has
      *     not answered in the same way
@@ -68,15 +80,7 @@ final class OpenItems
             ->whereNull('superseded_at')
             ->where('user_id', '<>', $user->id)
             ->whereIn('item_id', self::party($stage, $user))
-            ->whereNotExists(
-                fn ($mine) => $mine
-                    ->selectRaw('1')
-                    ->from('proposals AS mine')
-                    ->whereColumn('mine.item_id', 'proposals.item_id')
-                    ->where('mine.user_id', $user->id)
-                    ->whereNull('mine.superseded_at')
-                    ->whereColumn('mine.verdict', 'proposals.verdict'),
-            )
+            ->whereNotExists(fn (Builder $mine) => self::alike($mine, $user))
             ->orderBy('created_at')
             ->limit(200)
             ->pluck('id')
@@ -151,31 +155,32 @@ final class OpenItems
     public static function sidesOf(Review $review, User $user, array $itemIds): array
     {
         $standing = self::standing($review, $itemIds);
-        $decisions = DB::table('decisions')
-            ->join('items', 'items.id', '=', 'decisions.item_id')
-            ->whereColumn('items.review_id', 'decisions.review_id')
-            ->join('users', 'users.id', '=', 'decisions.user_id')
-            ->leftJoin('criteria', 'criteria.id', '=', 'decisions.criterion_id')
-            ->where('decisions.review_id', $review->id)
-            ->whereIn('decisions.item_id', array_keys($standing))
-            ->whereNull('decisions.superseded_at')
-            ->whereNotNull('decisions.verdict');
-
+        $decisions = self::decisionsOn($review, array_keys($standing))
+            ->selectRaw(Visibility::NAMES_HIDDEN.' AS nameless', [$user->id]);
         $sides = [];
-        $decisions->selectRaw(Visibility::NAMES_HIDDEN.' AS nameless', [$user->id]);
-        foreach (
-            Visibility::decisions($decisions, $user)
-                ->orderBy('decisions.created_at')
-                ->addSelect(['decisions.item_id', 'decisions.user_id', 'users.name', 'decisions.verdict'])
-                ->addSelect(['decisions.criterion_id', 'criteria.reason', 'criteria.question'])
-                ->addSelect(['decisions.note', 'decisions.created_at'])
-                ->get() as $side
-        ) {
+        foreach (Visibility::decisions($decisions, $user)->orderBy('decisions.created_at')->get() as $side) {
             $side->name = $side->nameless ? Visibility::NAMELESS : $side->name;
             $sides[$standing[$side->item_id]][] = $side;
         }
 
         return $sides;
+    }
+
+    /** @param  list<string>  $items */
+    private static function decisionsOn(Review $review, array $items): Builder
+    {
+        return DB::table('decisions')
+            ->join('items', 'items.id', '=', 'decisions.item_id')
+            ->whereColumn('items.review_id', 'decisions.review_id')
+            ->join('users', 'users.id', '=', 'decisions.user_id')
+            ->leftJoin('criteria', 'criteria.id', '=', 'decisions.criterion_id')
+            ->where('decisions.review_id', $review->id)
+            ->whereIn('decisions.item_id', $items)
+            ->whereNull('decisions.superseded_at')
+            ->whereNotNull('decisions.verdict')
+            ->select(['decisions.item_id', 'decisions.user_id', 'users.name', 'decisions.verdict'])
+            ->addSelect(['decisions.criterion_id', 'criteria.reason', 'criteria.question'])
+            ->addSelect(['decisions.note', 'decisions.created_at']);
     }
 
     /**
@@ -187,18 +192,14 @@ final class OpenItems
         $folded = DB::table('items AS folded')
             ->join('publications', 'publications.id', '=', 'folded.publication_id')
             ->whereColumn('publications.review_id', 'folded.review_id')
-            ->join(
-                'items AS kept',
-                fn ($join) => $join
-                    ->on('kept.review_id', '=', 'folded.review_id')
-                    ->on('kept.publication_id', '=', 'publications.merged_into')
-                    ->on('kept.stage_id', '=', 'folded.stage_id'),
-            )
+            ->join('items AS kept', fn ($join) => $join
+                ->on('kept.review_id', '=', 'folded.review_id')
+                ->on('kept.publication_id', '=', 'publications.merged_into')
+                ->on('kept.stage_id', '=', 'folded.stage_id'))
             ->where('folded.review_id', $review->id)
             ->where('folded.state', ItemState::Folded->value)
             ->whereIn('kept.id', $itemIds)
-            ->get(['folded.id AS folded', 'kept.id AS kept'])
-            ->pluck('kept', 'folded')
+            ->pluck('kept.id AS kept', 'folded.id AS folded')
             ->all();
 
         return [...array_combine($itemIds, $itemIds), ...$folded];

@@ -8,6 +8,7 @@ use App\Models\Review;
 use App\Models\Scheme;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 use WaryHeron\Core\Search\Offers\Placed;
 use WaryHeron\Core\Search\Strategy\Translated\TargetHeadings;
 use WaryHeron\Core\Text\Words;
@@ -135,23 +136,18 @@ final class Headings implements TargetHeadings
         if (mb_strtolower($label) === mb_strtolower($chosen)) {
             return [];
         }
-        $known = [];
-        foreach ($this->others() as $other) {
-            foreach ($other->branch($chosen) as $row) {
-                $known = [...$known, ...self::foldedNames([$row->label, ...json_decode($row->alternatives, true)])];
-            }
-        }
-        if ($known === []) {
-            return [];
-        }
-        $known = array_flip($known);
-        $extra = [];
-        foreach (array_slice($this->branch($label), 1) as $row) {
-            $names = self::foldedNames([$row->label, ...json_decode($row->alternatives, true)]);
-            array_filter($names, fn (string $name): bool => isset($known[$name])) === [] && ($extra[] = $row->label);
-        }
+        $there = array_merge([], ...array_map(fn (self $other): array => $other->branch($chosen), $this->others()));
+        $known = array_flip(array_merge([], ...array_map(self::namesOf(...), $there)));
+        $isUnknown = fn (stdClass $row): bool => array_intersect_key($known, array_flip(self::namesOf($row))) === [];
+        $extra = $known === [] ? [] : array_filter(array_slice($this->branch($label), 1), $isUnknown);
 
-        return $extra;
+        return array_column($extra, 'label');
+    }
+
+    /** @return list<string> */
+    private static function namesOf(stdClass $row): array
+    {
+        return self::foldedNames([$row->label, ...json_decode($row->alternatives, true)]);
     }
 
     /** @return list<self> the other thesauri of the review */
@@ -348,7 +344,7 @@ final class Headings implements TargetHeadings
         return '{'.implode(',', array_map(fn (string $value): string => "\"{$value}\"", $values)).'}';
     }
 
-    private function row(string $label): ?\stdClass
+    private function row(string $label): ?stdClass
     {
         $folded = ConceptScheme::folded($label);
         if (! array_key_exists($folded, $this->rows)) {
@@ -379,7 +375,7 @@ final class Headings implements TargetHeadings
             );
     }
 
-    private static function concept(\stdClass $row): Concept
+    private static function concept(stdClass $row): Concept
     {
         return new Concept(
             $row->uri,

@@ -24,8 +24,7 @@ final readonly class NextSteps
     /** @return list<NextStep> */
     public static function for(User $user, Review $review, Waiting $waiting, int $records, int $criteria): array
     {
-        $role = $user->roleIn($review);
-        $may = fn (Ability $ability): bool => $role?->may($ability) === true;
+        $may = fn (Ability $ability): bool => $user->roleIn($review)?->may($ability) === true;
         $steps = [
             $criteria === 0 && $may(Ability::Manage)
                 ? new NextStep('word the question and its criteria', route('question', $review))

@@ -68,16 +68,11 @@ final readonly class ForestPlot
                 $studies[] = ['label' => $row->label, 'estimate' => $estimate, 'se' => $se];
             }
         }
-        $pooled = $this->analysis->pooled();
+        $mirror = fn (Study $one): array => ['label' => $one->name, 'estimate' => $one->estimate, 'se' => sqrt($one->variance)];
+        $mirrored = array_map($mirror, $this->analysis->filled()->filled ?? []);
+        [$pooled, $nothing] = [$this->analysis->pooled()->estimate, $this->analysis->nothing()];
 
-        $mirrored = array_map(
-            fn (Study $one): array => ['label' => $one->name, 'estimate' => $one->estimate, 'se' => sqrt($one->variance)],
-            $this->analysis->filled()->filled ?? [],
-        );
-
-        $nothing = $this->analysis->nothing();
-
-        return new Funnel($studies, $pooled->estimate, $nothing, $measure->isRatio(), $measure->short(), $mirrored);
+        return new Funnel($studies, $pooled, $nothing, $measure->isRatio(), $measure->short(), $mirrored);
     }
 
     /** @return list<string> of the columns of data */

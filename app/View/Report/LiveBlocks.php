@@ -24,6 +24,7 @@ use App\Queries\Synthesis\PooledAnalysis;
 use App\Queries\Synthesis\PooledRow;
 use App\Queries\Synthesis\Shown;
 use App\Queries\Synthesis\Soundness;
+use App\Queries\Synthesis\Tables\StudyRow;
 use App\Queries\Synthesis\Tables\StudyTable;
 use Closure;
 use Illuminate\Support\Collection;
@@ -31,6 +32,7 @@ use Illuminate\Support\Str;
 use stdClass;
 use WaryHeron\Core\Flow\DiagramSvg;
 use WaryHeron\Core\Synthesis\Effect\AnalysisMeasure;
+use WaryHeron\Core\Synthesis\Map\EvidenceMap;
 use WaryHeron\Core\Synthesis\Map\MapPlot;
 
 /** What live blocks of a report show now. A block whose source is gone says so. */
@@ -255,16 +257,24 @@ final class LiveBlocks
             return self::gone();
         }
         $map = (new MapQuery($review, $rows, $columns, null))->map();
+        $title = "{$rows->label} by {$columns->label}";
+        $svg = fn (): string => (new MapPlot($map))->svg($title, false);
+        $shown = $map->studies === 0 ? '<p>No included study says both yet.</p>' : $svg;
+
+        return new BlockContent($title, $shown, self::factsOfMap($map));
+    }
+
+    /** @return array<string, string> */
+    private static function factsOfMap(EvidenceMap $map): array
+    {
         $facts = ['studies' => (string) $map->studies];
         foreach ($map->rows as $row) {
             foreach ($map->columns as $column) {
                 $facts["{$row}, {$column}"] = (string) $map->at((string) $row, (string) $column);
             }
         }
-        $title = "{$rows->label} by {$columns->label}";
-        $svg = fn (): string => (new MapPlot($map))->svg($title, false);
 
-        return new BlockContent($title, $map->studies === 0 ? '<p>No included study says both yet.</p>' : $svg, $facts);
+        return $facts;
     }
 
     private static function table(Review $review, string $id): BlockContent
@@ -274,18 +284,27 @@ final class LiveBlocks
             return self::gone();
         }
         $shown = StudyTable::of($review, $table->asked());
-        $facts = ['studies' => (string) $shown->studies->count()];
         $groups = $shown->groups(300);
-        foreach ($groups as $group => $rows) {
-            foreach ($rows as $row) {
-                foreach ($row->cells as $key => $cell) {
-                    $head = $shown->columns->heads[$key] ?? '';
-                    $facts[trim(StudyTable::called($row->study).", {$head}")] = Str::limit(strtr($cell->words, "\n", ' '), 80);
-                }
+        $html = self::rendered('table', ['shown' => $shown, 'groups' => $groups]);
+
+        return new BlockContent($table->title, $html, self::factsOfTable($shown, $groups));
+    }
+
+    /**
+     * @param  array<string, list<StudyRow>>  $groups
+     * @return array<string, string>
+     */
+    private static function factsOfTable(StudyTable $shown, array $groups): array
+    {
+        $facts = ['studies' => (string) $shown->studies->count()];
+        foreach (array_merge([], ...array_values($groups)) as $row) {
+            foreach ($row->cells as $key => $cell) {
+                $head = $shown->columns->heads[$key] ?? '';
+                $facts[trim(StudyTable::called($row->study).", {$head}")] = Str::limit(strtr($cell->words, "\n", ' '), 80);
             }
         }
 
-        return new BlockContent($table->title, self::rendered('table', ['shown' => $shown, 'groups' => $groups]), $facts);
+        return $facts;
     }
 
     private static function passages(Review $review, string $theme): BlockContent

@@ -20,15 +20,12 @@ final class People
 
     private const OF_PERSONS = '/^(?:\s+(?:of (?:the|these|those|our|all)|\p{L}+(?:-\p{L}+)*)){0,3}?\s+'.self::PERSONS.'\b/iu';
 
+    private const NUMBER = '/(?<![\p{L}\d.,·\/–−-])('.Figures::PATTERN.')(?![\p{L}\d]|[.,·]\d)/iu';
+
     /** @return list<Count> */
     public static function counts(string $text): array
     {
-        preg_match_all(
-            '/(?<![\p{L}\d.,·\/–−-])('.Figures::PATTERN.')(?![\p{L}\d]|[.,·]\d)/iu',
-            $text,
-            $found,
-            PREG_OFFSET_CAPTURE,
-        );
+        preg_match_all(self::NUMBER, $text, $found, PREG_OFFSET_CAPTURE);
         $counts = [];
         foreach ($found[1] as [$told, $at]) {
             $after = substr($text, $at + strlen($told), 70);

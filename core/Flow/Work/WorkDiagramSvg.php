@@ -20,6 +20,8 @@ final class WorkDiagramSvg
 
     private const TOP = 52;
 
+    private const STROKE = '<polyline points="%s" fill="none" stroke="#12222c" stroke-width="1.2"/>';
+
     private string $body = '';
 
     /** @param  list<WorkStep>  $steps */
@@ -145,11 +147,8 @@ final class WorkDiagramSvg
         $tip = $isDown
             ? sprintf('%d,%d %d,%d %d,%d', $last[0] - 4, $last[1] - 6, $last[0], $last[1], $last[0] + 4, $last[1] - 6)
             : sprintf('%d,%d %d,%d %d,%d', $last[0] - 6, $last[1] - 4, $last[0], $last[1], $last[0] - 6, $last[1] + 4);
-        $this->body .= sprintf(
-            '<polyline points="%s" fill="none" stroke="#12222c" stroke-width="1.2"/><polyline points="%s" fill="none" stroke="#12222c" stroke-width="1.2"/>',
-            implode(' ', array_map(fn (array $point): string => "{$point[0]},{$point[1]}", $points)),
-            $tip,
-        );
+        $way = implode(' ', array_map(fn (array $point): string => "{$point[0]},{$point[1]}", $points));
+        $this->body .= sprintf(self::STROKE.self::STROKE, $way, $tip);
     }
 
     private static function height(WorkStep $step): int

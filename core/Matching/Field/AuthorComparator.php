@@ -15,6 +15,11 @@ use WaryHeron\Core\Matching\Fingerprint;
  */
 final class AuthorComparator
 {
+    private static function isAlone(Fingerprint $one): bool
+    {
+        return $one->authorCount === 1 && ! $one->cutShort;
+    }
+
     public function compare(Fingerprint $a, Fingerprint $b): AuthorAgreement
     {
         if ($a->authors === [] || $b->authors === []) {
@@ -26,9 +31,7 @@ final class AuthorComparator
         }
         $few = min(count($a->authors), count($b->authors));
         if ($few === 1) {
-            $areAlone = $a->authorCount === 1 && $b->authorCount === 1 && ! $a->cutShort && ! $b->cutShort;
-
-            return $areAlone ? AuthorAgreement::Same : AuthorAgreement::FirstSame;
+            return self::isAlone($a) && self::isAlone($b) ? AuthorAgreement::Same : AuthorAgreement::FirstSame;
         }
 
         return $matched >= 2 && $matched * 4 >= $few * 3 ? AuthorAgreement::Same : AuthorAgreement::SomeSame;

@@ -36,14 +36,13 @@ final class JournalComparator
         $wordsA = explode(' ', $a);
         $wordsB = explode(' ', $b);
         $length = min(count($wordsA), count($wordsB));
-        $agreeing = 0;
-        while ($agreeing < $length && $this->abbreviates($wordsA[$agreeing], $wordsB[$agreeing])) {
-            $agreeing++;
+        for ($same = 0; $same < $length && $this->abbreviates($wordsA[$same], $wordsB[$same]);) {
+            $same++;
         }
 
         return match (true) {
-            $agreeing === $length && count($wordsA) === count($wordsB) => JournalAgreement::Same,
-            $agreeing === $length,
+            $same === $length && count($wordsA) === count($wordsB) => JournalAgreement::Same,
+            $same === $length,
             self::areInitials($wordsA, $wordsB),
             self::areInitials($wordsB, $wordsA) => JournalAgreement::OneHoldsOther,
             Slips::close(str_replace(' ', '', $a), str_replace(' ', '', $b), 0.06) => JournalAgreement::Same,

@@ -127,12 +127,9 @@ final readonly class TitleText
     ) {
     }
 
-    public static function of(string $title): self
+    /** @return list<string> what tells a part, an update or a protocol from the work itself */
+    private static function marks(string $text): array
     {
-        $title = self::plain($title);
-        $bracketed = preg_match('/^\[.*\]\W*$/us', $title) === 1;
-        [$title, $kind] = self::withoutKind(trim($title, $bracketed ? " \t\n[]." : " \t\n."));
-        $text = self::words($title);
         $isUpdate = preg_match(self::UPDATE, $text) === 1 || preg_match('/\b\d{4} updated?\b/', $text) === 1;
         $marks = array_unique([
             ...self::parts($text),
@@ -140,9 +137,20 @@ final readonly class TitleText
             ...preg_match('/\bprotocol\b/', $text) === 1 ? ['protocol'] : [],
         ]);
         sort($marks);
+
+        return $marks;
+    }
+
+    public static function of(string $title): self
+    {
+        $title = self::plain($title);
+        $bracketed = preg_match('/^\[.*\]\W*$/us', $title) === 1;
+        [$title, $kind] = self::withoutKind(trim($title, $bracketed ? " \t\n[]." : " \t\n."));
+        $text = self::words($title);
+        $marks = implode(', ', self::marks($text));
         preg_match_all('/\b(?:1[89]|20)\d\d\b/', $text, $years);
 
-        return new self($text, $kind, implode(', ', $marks), implode(' ', array_unique($years[0])), $bracketed);
+        return new self($text, $kind, $marks, implode(' ', array_unique($years[0])), $bracketed);
     }
 
     /** @return array{string, string} what is spoken of, and of what kind the thing is that speaks of it */

@@ -95,6 +95,15 @@ final class Schema
     }
 
     /** @param  array<mixed>  $data */
+    private static function refuseUnknown(array $data, string $path): void
+    {
+        $unknown = array_diff(array_keys($data), ['type', 'content', 'attrs', 'marks', 'text']);
+        if ($unknown !== []) {
+            throw BadDocument::at($path, '“'.implode('”, “', $unknown).'” is not known');
+        }
+    }
+
+    /** @param  array<mixed>  $data */
     private function checked(array $data, string $path, int $depth): Node
     {
         $type = $data['type'] ?? null;
@@ -104,10 +113,7 @@ final class Schema
         if (! is_string($type) || ($type !== Node::TEXT && ! isset(self::CONTENT[$type]))) {
             throw BadDocument::at($path, 'this is nothing that a report has');
         }
-        $unknown = array_diff(array_keys($data), ['type', 'content', 'attrs', 'marks', 'text']);
-        if ($unknown !== []) {
-            throw BadDocument::at($path, '“'.implode('”, “', $unknown).'” is not known');
-        }
+        self::refuseUnknown($data, $path);
 
         return $type === Node::TEXT ? $this->text($data, $path) : $this->block($type, $data, $path, $depth);
     }

@@ -82,12 +82,12 @@ final readonly class HeadingCheck
     private function narrower(CheckedTerm $term, Heading $heading): \Generator
     {
         foreach ($heading->narrower ? [] : $this->thesauri as $thesaurus) {
-            $narrower = $thesaurus->narrower($heading->label);
-            if ($narrower === []) {
+            $below = $thesaurus->narrower($heading->label);
+            if ($below === []) {
                 continue;
             }
             $some =
-                implode(', ', array_slice($narrower, 0, self::SHOWN)).(count($narrower) > self::SHOWN ? ' …' : '');
+                implode(', ', array_slice($below, 0, self::SHOWN)).(count($below) > self::SHOWN ? ' …' : '');
             $all = new Heading($heading->label, true, $heading->major, $heading->qualifiers);
             yield $term->rewriting(
                 "explode/{$heading->label}",
@@ -98,7 +98,7 @@ final readonly class HeadingCheck
                 'Include them',
             );
 
-            return;
+            break;
         }
     }
 

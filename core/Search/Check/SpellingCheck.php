@@ -65,6 +65,11 @@ final class SpellingCheck
         }
     }
 
+    private static function typed(Word $word): string
+    {
+        return $word->text.($word->truncated ? '*' : '');
+    }
+
     /**
      * @param  list<Word>  $others
      * @return \Generator<int, Finding> for those that the concept does not have
@@ -83,12 +88,7 @@ final class SpellingCheck
             }
             $more = TermWords::replaced($term->root, $word, $other);
             $text = Printer::print($more, Dialects::heron())->text;
-            $said =
-                "“{$word->text}".
-                ($word->truncated ? '*' : '').
-                "” stands without {$what}, “{$other->text}".
-                ($other->truncated ? '*' : '').
-                '”.';
+            $said = '“'.self::typed($word)."” stands without {$what}, “".self::typed($other).'”.';
             yield $term->adding("variant/{$text}", $kind, $said, $text, $more, "Add {$text}");
         }
     }

@@ -29,21 +29,16 @@ final class TermWords
 
     public static function replaced(Node $node, Word $word, Word $other): Node
     {
+        $inner = fn (Node $one): Node => self::replaced($one, $word, $other);
+
         return match (true) {
             $node === $word => $other,
             $node instanceof Phrase => new Phrase(
                 array_map(fn (Word $one): Word => $one === $word ? $other : $one, $node->words),
             ),
-            $node instanceof Fielded => new Fielded($node->fields, self::replaced($node->inner, $word, $other)),
-            $node instanceof Near => new Near(
-                self::replaced($node->left, $word, $other),
-                self::replaced($node->right, $word, $other),
-                $node->distance,
-            ),
-            $node instanceof Operation => new Operation(
-                $node->operator,
-                array_map(fn (Node $one): Node => self::replaced($one, $word, $other), $node->operands),
-            ),
+            $node instanceof Fielded => new Fielded($node->fields, $inner($node->inner)),
+            $node instanceof Near => new Near($inner($node->left), $inner($node->right), $node->distance),
+            $node instanceof Operation => new Operation($node->operator, array_map($inner, $node->operands)),
             default => $node,
         };
     }

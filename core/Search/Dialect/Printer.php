@@ -204,21 +204,23 @@ final class Printer
         if ($this->fields === []) {
             return new Printed($text);
         }
-        $clauses = [];
-        foreach ($this->fields as $field) {
-            $name = $this->dialect->field($field);
-            if ($name === null) {
-                $this->notes[] = TranslationNote::changed(
-                    "{$field->value}:{$text}",
-                    'no such field here; searched in the default fields, which finds more',
-                );
-            }
-            $form = $name === null ? '{text}' : $this->dialect->data['fieldForm'];
-            $clauses[] = strtr($form, ['{field}' => $name ?? '', '{text}' => $text]);
-        }
-        $clauses = array_values(array_unique($clauses));
+        $clause = fn (Field $field): string => $this->clause($field, $text);
+        $clauses = array_values(array_unique(array_map($clause, $this->fields)));
 
         return $this->joined(Operator::Or, $clauses, count($clauses) > 1 ? $this->binds(Operator::Or) : Printed::ATOM);
+    }
+
+    private function clause(Field $field, string $text): string
+    {
+        $name = $this->dialect->field($field);
+        if ($name === null) {
+            $this->notes[] = TranslationNote::changed(
+                "{$field->value}:{$text}",
+                'no such field here; searched in the default fields, which finds more',
+            );
+        }
+
+        return $name === null ? $text : strtr($this->dialect->data['fieldForm'], ['{field}' => $name, '{text}' => $text]);
     }
 
     private function eachField(Near $node): Printed

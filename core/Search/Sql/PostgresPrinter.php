@@ -44,6 +44,12 @@ final readonly class PostgresPrinter
     {
     }
 
+    /** @return list<Node> what is left out is not looked for */
+    private static function lookedFor(Operation $one): array
+    {
+        return $one->operator === Operator::Not ? array_slice($one->operands, 0, 1) : $one->operands;
+    }
+
     /** Every word that the query looks for, joined by OR, as a tsquery to rank by; null where it looks for no words. */
     public static function anyWord(Node $node): ?string
     {
@@ -54,10 +60,7 @@ final readonly class PostgresPrinter
                 $one instanceof Phrase => array_map($collect, $one->words),
                 $one instanceof Near => array_map($collect, [$one->left, $one->right]),
                 $one instanceof Fielded => $collect($one->inner),
-                $one instanceof Operation => array_map(
-                    $collect,
-                    $one->operator === Operator::Not ? array_slice($one->operands, 0, 1) : $one->operands,
-                ),
+                $one instanceof Operation => array_map($collect, self::lookedFor($one)),
                 default => null,
             };
         };

@@ -264,10 +264,7 @@ final readonly class Strategy
      */
     public function rearranged(array $lines, array $final = []): self
     {
-        $new = [];
-        foreach ($lines as $i => $line) {
-            $new[$line->id] = $i + 1;
-        }
+        $new = array_map(fn (int $i): int => $i + 1, array_flip(array_column($lines, 'id')));
         $renumber = fn (int $number): int => isset($this->lines[$number - 1])
             ? $new[$this->lines[$number - 1]->id] ?? $number
             : $number;
@@ -277,11 +274,10 @@ final readonly class Strategy
                 : $line->with(LineNumbers::changed($line->text, $renumber)),
             $lines,
         );
-        if (count($lines) > self::MOST_LINES) {
+        count($lines) <= self::MOST_LINES ||
             throw new BadStrategy('A strategy has at most '.self::MOST_LINES.' lines.');
-        }
 
-        return new self($lines, $this->resultId !== null && isset($new[$this->resultId]) ? $this->resultId : null);
+        return new self($lines, isset($new[$this->resultId ?? '']) ? $this->resultId : null);
     }
 
     /** @param  ?list<int>  $numbers  the lines to look at, or all */

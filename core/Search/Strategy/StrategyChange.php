@@ -242,25 +242,25 @@ final readonly class StrategyChange
             ->strategy();
     }
 
+    private function numberOf(string $id): int
+    {
+        return $this->strategy->numberOf($id) ?? throw new BadStrategy('One of these lines is gone.');
+    }
+
     /** @param  list<string>  $ids */
     private function combineLines(array $ids, string $how): Strategy
     {
-        $numbers = array_map(
-            fn (string $id): int => $this->strategy->numberOf($id) ??
-                throw new BadStrategy('One of these lines is gone.'),
-            $ids,
-        );
+        $numbers = array_map($this->numberOf(...), $ids);
         if (count($numbers) < 2) {
             throw new BadStrategy('Choose at least two lines to combine.');
         }
         // what is fetched is changed by whoever says so, and not by the way
         $fetched = $this->strategy->resultNumber();
-        $combined = $this->strategy->withLineAt(
-            count($this->strategy->lines) + 1,
-            new StrategyLine(($this->newId)(), self::combined($numbers, $how)),
-        );
+        $line = new StrategyLine(($this->newId)(), self::combined($numbers, $how));
+        $lines = $this->strategy->lines;
+        $combined = $this->strategy->withLineAt(count($lines) + 1, $line);
 
-        return $fetched === null ? $combined : $combined->withResult($this->strategy->lines[$fetched - 1]->id);
+        return $fetched === null ? $combined : $combined->withResult($lines[$fetched - 1]->id);
     }
 
     /** @param  list<int>  $numbers */

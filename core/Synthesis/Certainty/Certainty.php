@@ -52,17 +52,17 @@ final readonly class Certainty
     public static function fromArray(array $kept): self
     {
         $start = $kept['start'] ?? null;
+        $level = is_numeric($start) ? CertaintyLevel::tryFrom((int) $start) : null;
         $given = is_array($kept['reasons'] ?? null) ? $kept['reasons'] : [];
         $reasons = [];
         foreach (CertaintyDomain::cases() as $domain) {
-            $one = $given[$domain->value] ?? null;
-            $steps = is_array($one) && is_numeric($one['steps'] ?? null) ? (int) $one['steps'] : 0;
-            $why = is_array($one) && is_string($one['why'] ?? null) ? trim($one['why']) : '';
+            $one = is_array($given[$domain->value] ?? null) ? $given[$domain->value] : [];
+            $steps = is_numeric($one['steps'] ?? null) ? (int) $one['steps'] : 0;
             if ($steps >= 1 && $steps <= self::MOST_STEPS) {
+                $why = is_string($one['why'] ?? null) ? trim($one['why']) : '';
                 $reasons[$domain->value] = ['steps' => $steps, 'why' => $why];
             }
         }
-        $level = is_numeric($start) ? CertaintyLevel::tryFrom((int) $start) : null;
 
         return new self($level ?? CertaintyLevel::High, $reasons);
     }

@@ -72,8 +72,8 @@ final readonly class MapPlot
             }
         }
         $this->legend($draw);
-        $about = "{$this->map->studies} studies; {$this->map->gaps()} of ".
-            count($this->map->rows) * count($this->map->columns).' cells have none.';
+        $cells = count($this->map->rows) * count($this->map->columns);
+        $about = "{$this->map->studies} studies; {$this->map->gaps()} of {$cells} cells have none.";
 
         return $draw->svg($this->width(), $this->height(), $title, $about, $isFile, $links !== []);
     }

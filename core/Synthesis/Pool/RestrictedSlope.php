@@ -16,11 +16,7 @@ final class RestrictedSlope
      */
     public static function of(array $studies): \Closure
     {
-        $estimates = $variances = [];
-        foreach ($studies as $study) {
-            $estimates[] = $study->estimate;
-            $variances[] = $study->variance;
-        }
+        [$estimates, $variances] = [array_column($studies, 'estimate'), array_column($studies, 'variance')];
 
         return function (float $tau2) use ($estimates, $variances): float {
             $weights = [];

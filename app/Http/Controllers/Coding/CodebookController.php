@@ -27,6 +27,8 @@ use WaryHeron\Core\Coding\Book\Entry;
 /** What is asked of each study. */
 final class CodebookController extends Controller
 {
+    private const IMPORTED = ['file' => ['nullable', 'file', 'max:1024'], 'from' => ['nullable', 'string', 'max:60']];
+
     public function show(Request $request, Review $review): View
     {
         return view('coding.codebook', [
@@ -82,7 +84,7 @@ final class CodebookController extends Controller
 
     public function import(Request $request, Review $review, ChangeCodebook $change): RedirectResponse
     {
-        $request->validate(['file' => ['nullable', 'file', 'max:1024'], 'from' => ['nullable', 'string', 'max:60']]);
+        $request->validate(self::IMPORTED);
         $file = $request->file('file');
         try {
             $entries = $file instanceof UploadedFile
@@ -93,10 +95,9 @@ final class CodebookController extends Controller
         }
         $change->addAll($this->me($request), $review, $entries);
 
-        return redirect()->route('codebook', $review)->with(
-            'notice',
-            count($entries).' items were added to the codebook.',
-        );
+        $added = count($entries).' items were added to the codebook.';
+
+        return redirect()->route('codebook', $review)->with('notice', $added);
     }
 
     /**

@@ -34,10 +34,7 @@ final class LeadController extends Controller
         $task = $start->execute($this->me($request), $review, $code, $pass, $study);
         $to = $study === null ? route('coding', $review) : route('coding.show', [$review, $study]);
 
-        return redirect()->to($to)->with(
-            'notice',
-            "{$task->title}. What is found waits beside the items.",
-        );
+        return redirect()->to($to)->with('notice', "{$task->title}. What is found waits beside the items.");
     }
 
     public function rule(

@@ -161,18 +161,13 @@ final class DeliveryController extends Controller
                 'columns' => 'Say which column is the title; without it no record can be told.',
             ]);
         }
-        $start->readTable(
-            $this->me($request),
-            $delivery,
-            array_filter(
-                [
-                    'columns' => $columns,
-                    'delimiter' => TablePreview::delimiter($given['delimiter'] ?? ''),
-                    'encoding' => $given['encoding'] ?? null,
-                ],
-                fn ($value): bool => $value !== null,
-            ),
-        );
+        $reading = [
+            'columns' => $columns,
+            'delimiter' => TablePreview::delimiter($given['delimiter'] ?? ''),
+            'encoding' => $given['encoding'] ?? null,
+        ];
+        $known = array_filter($reading, fn ($value): bool => $value !== null);
+        $start->readTable($this->me($request), $delivery, $known);
 
         return redirect()->route('deliveries.show', [$review, $delivery]);
     }

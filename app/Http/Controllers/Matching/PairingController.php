@@ -11,6 +11,7 @@ use App\Http\Controllers\Controller;
 use App\Http\Input;
 use App\Models\Matching;
 use App\Models\Review;
+use App\Models\User;
 use App\Queries\Matching\PairingDesk;
 use App\Queries\Matching\PairingGroup;
 use App\Queries\Matching\PairingQueue;
@@ -57,6 +58,13 @@ final class PairingController extends Controller
         ]);
     }
 
+    private static function left(Review $review, User $for): int
+    {
+        $matching = $review->latestMatching();
+
+        return $matching === null ? 0 : count(PairingQueue::of($matching, $for)->groups);
+    }
+
     public function rule(Request $request, Review $review, RuleOnGroup $rule): JsonResponse
     {
         $given = $request->validate(self::RULING);
@@ -70,10 +78,8 @@ final class PairingController extends Controller
         } catch (Refused $refused) {
             return response()->json(['message' => $refused->getMessage()], 409);
         }
-        $matching = $review->latestMatching();
-        $left = $matching === null ? 0 : count(PairingQueue::of($matching, $me)->groups);
 
-        return response()->json(['stroke' => $stroke, 'left' => $left]);
+        return response()->json(['stroke' => $stroke, 'left' => self::left($review, $me)]);
     }
 
     public function undo(Request $request, Review $review, RuleOnGroup $rule): JsonResponse

@@ -180,13 +180,9 @@ final class StrategyController extends Controller
         } catch (BadStrategy $problem) {
             return response()->json(['message' => $problem->getMessage()], 422);
         } catch (Refused $refused) {
-            return response()->json(
-                [
-                    'message' => $refused->getMessage(),
-                    'sheet' => $this->sheet->of($review, $strategy->refresh(), $strategy->shown()),
-                ],
-                409,
-            );
+            $sheet = $this->sheet->of($review, $strategy->refresh(), $strategy->shown());
+
+            return response()->json(['message' => $refused->getMessage(), 'sheet' => $sheet], 409);
         }
 
         return response()->json($this->sheet->of($review, $strategy->refresh(), $revision));

@@ -52,17 +52,14 @@ final class ShareOutTerms
         foreach ((array) $request->input('people') as $id) {
             if (is_string($id) && in_array($id, $people, true)) {
                 $quota = $request->input("quota.{$id}");
-                $quotas[$id] = is_string($quota) && preg_match('/^\d{1,9}$/', trim($quota)) === 1 ? (int) $quota : null;
-                if (
-                    is_string($quota) &&
-                    preg_match('/^\s*(\d{1,2}(?:[.,]\d)?)\s*[x×]\s*$/iu', $quota, $times) === 1 &&
-                    (float) str_replace(',', '.', $times[1]) > 0
-                ) {
+                $quota = is_string($quota) ? trim($quota) : '';
+                $quotas[$id] = preg_match('/^\d{1,9}$/', $quota) === 1 ? (int) $quota : null;
+                if (preg_match('/^(\d{1,2}(?:[.,]\d)?)\s*[x×]$/iu', $quota, $times) === 1) {
                     $weights[$id] = (float) str_replace(',', '.', $times[1]);
                 }
             }
         }
 
-        return new PersonQuotas($quotas, $weights);
+        return new PersonQuotas($quotas, array_filter($weights, fn (float $weight): bool => $weight > 0));
     }
 }

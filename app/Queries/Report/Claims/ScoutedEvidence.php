@@ -22,24 +22,28 @@ final class ScoutedEvidence
         if ($only === []) {
             return [];
         }
-
-        return array_values(ScoutedPaper::query()
+        $papers = ScoutedPaper::query()
             ->where('review_id', $review->id)
             ->whereIn('id', $only)
             ->whereNull('thrown_out_at')
             ->where('sentence', '<>', '')
             ->orderBy('id')
-            ->get()
-            ->map(fn (ScoutedPaper $one): HeldPiece => new HeldPiece(
-                kind: self::KIND,
-                id: $one->id,
-                publication: $one->publication_id ?? $one->id,
-                study: $one->called(),
-                says: 'read by machine: '.($one->direction ?? Direction::Unclear)->value,
-                quote: $one->sentence,
-                where: $one->page === null ? 'abstract' : "page {$one->page}",
-                url: route('scouting.show', [$review, $one->scouting_id], false)."#paper-{$one->id}",
-            ))
-            ->all());
+            ->get();
+
+        return array_values($papers->map(fn (ScoutedPaper $one): HeldPiece => self::piece($review, $one))->all());
+    }
+
+    private static function piece(Review $review, ScoutedPaper $paper): HeldPiece
+    {
+        return new HeldPiece(
+            kind: self::KIND,
+            id: $paper->id,
+            publication: $paper->publication_id ?? $paper->id,
+            study: $paper->called(),
+            says: 'read by machine: '.($paper->direction ?? Direction::Unclear)->value,
+            quote: $paper->sentence,
+            where: $paper->page === null ? 'abstract' : "page {$paper->page}",
+            url: route('scouting.show', [$review, $paper->scouting_id], false)."#paper-{$paper->id}",
+        );
     }
 }

@@ -80,10 +80,8 @@ final class LiveNumbers
         $shares = Cache::remember("agreed {$last}", self::DAY, fn (): array => self::shares($review, $stages->keys()->all()));
         $numbers = [];
         foreach (array_intersect_key($shares, $stages->all()) as $id => $share) {
-            $numbers["stage {$id} agreed"] = new LiveNumber(
-                "{$stages[$id]->name}: agreed before talking",
-                Shown::number(100 * $share, 0).' %',
-            );
+            $name = "{$stages[$id]->name}: agreed before talking";
+            $numbers["stage {$id} agreed"] = new LiveNumber($name, Shown::number(100 * $share, 0).' %');
         }
 
         return $numbers;

@@ -6,7 +6,9 @@ namespace App\Queries\Report\Composed;
 
 use App\Models\Report;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 
 /** What people say to each other about words of a report. */
 final class Remarks
@@ -15,13 +17,7 @@ final class Remarks
     public static function of(Report $report): array
     {
         $threads = [];
-        $rows = DB::table('report_remarks')
-            ->join('users', 'users.id', '=', 'report_remarks.user_id')
-            ->where('review_id', $report->review_id)
-            ->where('report_id', $report->id)
-            ->orderBy('report_remarks.id')
-            ->get(['report_remarks.id', 'thread', 'users.name', 'body', 'ends', 'report_remarks.created_at']);
-        foreach ($rows as $row) {
+        foreach (self::rows($report) as $row) {
             $at = CarbonImmutable::parse($row->created_at)->format('j M, H:i');
             $before = $threads[$row->thread] ?? new RemarkThread(false, []);
             $threads[$row->thread] = new RemarkThread(
@@ -31,5 +27,16 @@ final class Remarks
         }
 
         return $threads;
+    }
+
+    /** @return Collection<int, stdClass> */
+    private static function rows(Report $report): Collection
+    {
+        return DB::table('report_remarks')
+            ->join('users', 'users.id', '=', 'report_remarks.user_id')
+            ->where('review_id', $report->review_id)
+            ->where('report_id', $report->id)
+            ->orderBy('report_remarks.id')
+            ->get(['report_remarks.id', 'thread', 'users.name', 'body', 'ends', 'report_remarks.created_at']);
     }
 }

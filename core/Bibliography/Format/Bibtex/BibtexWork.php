@@ -43,6 +43,8 @@ final class BibtexWork
 
     private const DATES = ['date', 'year', 'urldate', 'eventdate', 'origdate'];
 
+    private const READ_APART = ['author', 'editor', 'crossref', 'xdata', 'address', 'location', ...self::ISSUERS];
+
     /** @var array<string, string> as plain text */
     private array $fields;
 
@@ -56,13 +58,7 @@ final class BibtexWork
         foreach (array_intersect_key($entry->fields, array_flip(self::DATES)) as $name => $value) {
             $entry->fields[$name] = (string) preg_replace('/(?<!\\\\)~/', '\\textasciitilde{}', $value);
         }
-        $this->fields = array_map(
-            $plain,
-            array_diff_key(
-                $entry->fields,
-                array_flip(['author', 'editor', 'crossref', 'xdata', 'address', 'location', ...self::ISSUERS]),
-            ),
-        );
+        $this->fields = array_map($plain, array_diff_key($entry->fields, array_flip(self::READ_APART)));
     }
 
     public static function reference(BibtexEntry $entry): Reference|UnreadableRecord

@@ -319,10 +319,9 @@ final class ModsReader
             return new Name($part('family'), $part('given'), $part('termsOfAddress'));
         }
         $whole = $whole !== '' ? $whole : self::line($xpath, 'm:displayForm|m:namePart', $name);
+        $whole = (string) preg_replace(self::LIFE, '', $whole);
 
-        $isPerson = $name->getAttribute('type') === 'personal';
-
-        return self::wholeName((string) preg_replace(self::LIFE, '', $whole), $isPerson);
+        return self::wholeName($whole, $name->getAttribute('type') === 'personal');
     }
 
     private static function wholeName(string $text, bool $isPerson): Name

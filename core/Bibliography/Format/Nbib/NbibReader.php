@@ -153,8 +153,7 @@ final class NbibReader implements RecognisesItself, ReferenceReader
     private function people(TaggedRecord $record, array $tags): array
     {
         $people = [];
-        $full = null;
-        $short = null;
+        $full = $short = null;
         foreach ($record->takeFields($tags) as $field) {
             [$tag, $text] = [$field->tag, $field->value];
             if ($tag === $tags[1] && $full !== null) {
@@ -168,7 +167,7 @@ final class NbibReader implements RecognisesItself, ReferenceReader
                 $tags[1] => self::suffixed($text, Name::indexed(...)),
                 default => new Name($text),
             };
-            if ($full !== null && $short !== null && $people !== [] && $name->short() === $short) {
+            if ($full !== null && $short !== null && $name->short() === $short) {
                 array_pop($people);
             }
             $short = $tag === $tags[1] ? $name->short() : null;

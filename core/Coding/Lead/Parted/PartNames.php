@@ -25,13 +25,19 @@ final readonly class PartNames
     {
     }
 
+    /**
+     * @param  list<string>  $names
+     * @return list<string>
+     */
+    private static function wordsOfAll(array $names): array
+    {
+        return array_values(array_unique(array_merge([], ...array_map(self::words(...), $names))));
+    }
+
     /** @param  array<array-key, list<string>>  $names  of each part, by what it is told apart with */
     public static function of(array $names): self
     {
-        $words = array_map(
-            fn (array $of): array => array_values(array_unique(array_merge(...array_map(self::words(...), $of) ?: [[]]))),
-            $names,
-        );
+        $words = array_map(self::wordsOfAll(...), $names);
         $patterns = [];
         foreach ($names as $part => $of) {
             $others = array_merge(...array_values(array_diff_key($words, [$part => true])) ?: [[]]);

@@ -78,10 +78,9 @@ final class ArmReader implements LeadReader
                     + ($passage->section === SectionKind::Abstract ? 0.3 : 0.1)
                     - $passage->number * 0.001;
                 $value = $this->span($passage->text, (int) $found[0][1], $isControl);
+                $why = $isControl ? 'it was compared with' : 'was tested';
 
-                $why = $isControl ? 'what it was compared with' : 'what was tested';
-
-                return Lead::from($passage, $value, $score, $why);
+                return Lead::from($passage, $value, $score, "what {$why}");
             }
         }
 

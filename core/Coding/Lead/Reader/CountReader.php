@@ -27,7 +27,7 @@ final class CountReader implements LeadReader
     /** What is said of people at each stage; a count before it or right after it is theirs. */
     private const ENTERED = [
         '(?:were|was|are) (?:then |all |finally |thus )?(?:randomly |individually )?(?:randomi[sz]ed|allocated|assigned|divided|allotted)' => 1.5,
-        'randomi[sz]ed|were drawn by lot' => 1.0,
+        self::BY_LOT => 1.0,
         '(?:were |was )?(?:enrolled|recruited|included in the (?:study|trial|cohort)|entered (?:the|into)|registered at baseline)' => 1.2,
         '(?:agreed|consented|gave (?:written |informed )*consent|took part|participated|volunteered|accepted|joined)' => 0.9,
         '(?:responded|replied|returned|answered|filled in|completed (?:the|a) (?:questionnaire|survey|first|baseline))' => 0.9,
@@ -65,6 +65,8 @@ final class CountReader implements LeadReader
     private const DESCRIBES = '/^(?:randomi[sz]ed|enrolled|recruited|included|assigned) \p{L}+s\b/iu';
 
     private const CLUSTERS = '/\b(?:wards?|schools?|homes?|units?|practices|classes|clinics|hospitals|villages|teams|stations|depots|sites|clusters?)\b/iu';
+
+    private const BY_LOT = 'randomi[sz]ed|were drawn by lot';
 
     public function reads(AskedItem $item): bool
     {
@@ -158,7 +160,7 @@ final class CountReader implements LeadReader
      */
     private function together(Passage $passage, array $counts, string $text, array $cues): array
     {
-        if (! array_key_exists('randomi[sz]ed|were drawn by lot', $cues)) {
+        if (! isset($cues[self::BY_LOT])) {
             return [];
         }
         $people = array_values(array_filter($counts, fn (Count $count): bool => $count->person));

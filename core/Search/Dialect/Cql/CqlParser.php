@@ -457,13 +457,9 @@ final class CqlParser
         if ($this->dialect->data['proximity'] === null) {
             throw new CqlProblem(37, 'prox', $token->column);
         }
-        $distance = $this->distance();
-        if ($distance < 1 || $distance > Near::FURTHEST) {
-            throw new CqlProblem(41, (string) $distance, $token->column);
-        }
+        $distance = $this->distance($token);
         $right = $this->clause();
-        $left = $this->lifted($left, $token);
-        $right = $this->lifted($right, $token);
+        [$left, $right] = [$this->lifted($left, $token), $this->lifted($right, $token)];
         if (! $left->isInSame($right)) {
             throw new CqlProblem(48, 'both sides of prox have to be in the same index', $token->column);
         }
@@ -473,7 +469,7 @@ final class CqlParser
     }
 
     /** How far apart prox lets its sides be, by its modifiers. */
-    private function distance(): int
+    private function distance(CqlToken $token): int
     {
         $distance = 1;
         foreach ($this->modifiers() as $one) {
@@ -486,7 +482,9 @@ final class CqlParser
             };
         }
 
-        return $distance;
+        return $distance >= 1 && $distance <= Near::FURTHEST
+            ? $distance
+            : throw new CqlProblem(41, (string) $distance, $token->column);
     }
 
     /** Only next to each other can be asked for exactly. */
