@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Files\In\ReferenceFile;
+use App\Files\In\UnpackedFile;
 use App\Files\In\Unpacking;
 use App\Files\TemporaryFolder;
 use Generator;
@@ -39,6 +40,22 @@ abstract class OfReferences extends PureCommand
     }
 
     /** @return Generator<string, Reference> */
+    private function ofPart(string $file, UnpackedFile $part): Generator
+    {
+        $number = 0;
+        $read = new ReferenceFile($part->path, ReferenceFile::formatOf($part->path));
+        foreach ($read->records() as $one) {
+            $number++;
+            if ($one instanceof Reference) {
+                yield $this->key($one->id === '' ? "{$part->name}#{$number}" : $one->id) => $one;
+            } else {
+                $this->rejected++;
+                $this->say("{$file}:{$one->line}: {$one->message}");
+            }
+        }
+    }
+
+    /** @return Generator<string, Reference> */
     private function ofFile(string $file, string $folder): Generator
     {
         if (! is_file($file) || ! is_readable($file)) {
@@ -46,17 +63,7 @@ abstract class OfReferences extends PureCommand
         }
         try {
             foreach (Unpacking::of($file, basename($file), $folder) as $part) {
-                $number = 0;
-                $read = new ReferenceFile($part->path, ReferenceFile::formatOf($part->path));
-                foreach ($read->records() as $one) {
-                    $number++;
-                    if ($one instanceof Reference) {
-                        yield $this->key($one->id === '' ? "{$part->name}#{$number}" : $one->id) => $one;
-                    } else {
-                        $this->rejected++;
-                        $this->say("{$file}:{$one->line}: {$one->message}");
-                    }
-                }
+                yield from $this->ofPart($file, $part);
             }
         } catch (UnusableFile $unusable) {
             throw new UnusableFile("{$file}: {$unusable->getMessage()}");

@@ -30,13 +30,9 @@ final readonly class ChangeSubset
     {
         DB::transaction(function () use ($by, $review, $rule, $follows): void {
             $review = $review->locked();
-            $review->update([
-                'depth_rule' => $rule === null ? null : array_map(
-                    fn (AskedWhen $one): array => ['item' => $one->item, 'answers' => $one->answers],
-                    $rule,
-                ),
-                'depth_follows' => $follows,
-            ]);
+            $kept = fn (AskedWhen $one): array => ['item' => $one->item, 'answers' => $one->answers];
+            $rules = $rule === null ? null : array_map($kept, $rule);
+            $review->update(['depth_rule' => $rules, 'depth_follows' => $follows]);
             $this->rows($review)->where('how', Subset::RULE)->delete();
             if ($rule !== null && ! $follows) {
                 $this->list($by, $review, DepthSubset::of($review)->changes()->join, Subset::RULE);
@@ -74,8 +70,9 @@ final readonly class ChangeSubset
                 $review->update(['depth_rule' => []]);
             }
             $this->rows($review)->whereIn('publication_id', $studies)->delete();
-            $this->list($by, $review, $studies, $isIn ? Subset::HAND : Subset::OUT);
-            $words = self::studies($studies).' '.($isIn ? 'put into' : 'left out of').' the in-depth subset by hand';
+            [$how, $done] = $isIn ? [Subset::HAND, 'put into'] : [Subset::OUT, 'left out of'];
+            $this->list($by, $review, $studies, $how);
+            $words = self::studies($studies)." {$done} the in-depth subset by hand";
             ($this->log)($review, $by, 'coding.depth', $words, $review, ['studies' => $studies]);
         });
     }

@@ -113,12 +113,11 @@ final readonly class MendRejection
             }
         }
         $one = $read[0] ?? null;
-        if (count($read) !== 1 || ! ($one instanceof Reference)) {
-            $what = count($read) === 0 ? 'no record' : number_format(count($read)).' records';
-            throw new Refused("This is {$what}; it has to be one.");
+        if (count($read) === 1 && $one instanceof Reference) {
+            return $one;
         }
-
-        return $one;
+        $what = $read === [] ? 'no record' : number_format(count($read)).' records';
+        throw new Refused("This is {$what}; it has to be one.");
     }
 
     /** Of the delivery's format; a table's rejected row stands below its headings, with commas. */

@@ -89,6 +89,7 @@ final readonly class StartDelivery
         $this->refuseTwice($copy->review, $hash);
         Store::refuseBeyond($copy->review, strlen($list), $name);
         Storage::put("deliveries/{$hash}", $list);
+        $file = ['file_name' => $name, 'file_hash' => $hash, 'file_size' => strlen($list), 'format' => 'printed'];
 
         return $this->once($by, $copy->review, [
             'kind' => 'file',
@@ -96,10 +97,7 @@ final readonly class StartDelivery
             'source_kind' => SourceKind::Citation->value,
             'searched_on' => now(),
             'notes' => "Taken from the full text of “{$copy->publication?->title}”.",
-            'file_name' => $name,
-            'file_hash' => $hash,
-            'file_size' => strlen($list),
-            'format' => 'printed',
+            ...$file,
             'full_text_id' => $copy->id,
         ], "Reading {$name}");
     }
@@ -254,8 +252,8 @@ final readonly class StartDelivery
     private function start(User $by, Review $review, array $values, string $title, string $state = 'queued'): Delivery
     {
         $task = TaskRun::queue($review, $by->id, 'delivery', $title, '', $values['expected'] ?? null);
-        $begun = ['state' => $state, 'task_id' => $task->id, 'created_by' => $by->id];
-        $delivery = $review->deliveries()->create([...$values, ...$begun]);
+        $of = ['state' => $state, 'task_id' => $task->id, 'created_by' => $by->id];
+        $delivery = $review->deliveries()->create([...$values, ...$of]);
         $task->update(['url' => route('deliveries.show', [$review, $delivery], false)]);
         $words = "Began a delivery from {$values['source_name']}";
         ($this->log)($review, $by, 'delivery.started', $words, $delivery, array_filter($values, is_scalar(...)));

@@ -26,16 +26,15 @@ final readonly class TagPublications
     {
         return DB::transaction(function () use ($by, $review, $publications, $tag, $on): int {
             $ids = (clone $publications)->pluck('publications.id');
-            $changed = 0;
+            $n = 0;
             foreach ($ids->chunk(5000) as $part) {
-                $changed += $on ? $this->put($by, $review, $part, $tag) : $this->take($review, $part, $tag);
+                $n += $on ? $this->put($by, $review, $part, $tag) : $this->take($review, $part, $tag);
             }
-            $what = $on ? "Tagged {$changed} publications" : "Took a tag off {$changed} publications";
+            $what = $on ? "Tagged {$n} publications" : "Took a tag off {$n} publications";
             $action = $on ? 'publications.tagged' : 'publications.untagged';
-            $about = ['tag' => $tag, 'publications' => $changed];
-            ($this->log)($review, $by, $action, "{$what}: {$tag}", null, $about);
+            ($this->log)($review, $by, $action, "{$what}: {$tag}", null, ['tag' => $tag, 'publications' => $n]);
 
-            return $changed;
+            return $n;
         });
     }
 

@@ -9,8 +9,10 @@ use App\Actions\Shared\WriteLog;
 use App\Models\Stage;
 use App\Models\User;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use stdClass;
 use WaryHeron\Core\Screening\ItemState;
 use WaryHeron\Core\Screening\StagePurpose;
 
@@ -94,28 +96,31 @@ final readonly class CarryCalibration
     }
 
     /**
+     * @param  list<string>  $items
+     * @return Collection<int, stdClass>
+     */
+    private static function standing(string $table, Stage $from, array $items): Collection
+    {
+        return DB::table($table)
+            ->where('review_id', $from->review_id)
+            ->where('stage_id', $from->id)
+            ->whereIn('item_id', $items)
+            ->whereNull('superseded_at')
+            ->whereNotNull('verdict')
+            ->get();
+    }
+
+    /**
      * @param  array<string, string>  $items
      * @param  list<string>  $more  columns besides
      */
     private function copied(string $table, Stage $from, Stage $to, array $items, array $more): void
     {
         $rows = [];
-        $standing = DB::table($table)
-            ->where('review_id', $from->review_id)
-            ->where('stage_id', $from->id)
-            ->whereIn('item_id', array_keys($items))
-            ->whereNull('superseded_at')
-            ->whereNotNull('verdict')
-            ->get();
-        foreach ($standing as $one) {
-            $rows[] =
-                [
-                    'id' => strtolower((string) Str::ulid()),
-                    'review_id' => $to->review_id,
-                    'stage_id' => $to->id,
-                    'item_id' => $items[$one->item_id],
-                    'created_at' => now(),
-                ] + array_intersect_key((array) $one, array_flip([...self::COPIED, ...$more]));
+        $at = ['review_id' => $to->review_id, 'stage_id' => $to->id, 'created_at' => now()];
+        foreach (self::standing($table, $from, array_keys($items)) as $one) {
+            $own = ['id' => strtolower((string) Str::ulid()), 'item_id' => $items[$one->item_id]];
+            $rows[] = $own + $at + array_intersect_key((array) $one, array_flip([...self::COPIED, ...$more]));
         }
         foreach (array_chunk($rows, 1000) as $part) {
             DB::table($table)->insert($part);

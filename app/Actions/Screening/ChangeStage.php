@@ -91,10 +91,9 @@ final readonly class ChangeStage
             $did = "changed the rules of “{$stage->name}”";
             $shown->orOvertaken($stage->ruled(), $by, $stage, 'stage.changed', $did);
             $before = $stage->only(array_keys($rules));
-            $effect = [];
-            array_diff(array_keys($rules), self::WITHOUT_EFFECT) === []
-                ? $stage->update($rules)
-                : ($effect = $this->apply($stage, $rules));
+            $isPlain = array_diff(array_keys($rules), self::WITHOUT_EFFECT) === [];
+            $effect = $isPlain ? [] : $this->apply($stage, $rules);
+            $isPlain && $stage->update($rules);
             $about = ['before' => $before, 'after' => $rules, 'items' => $effect];
             ($this->log)($stage->review_id, $by, 'stage.changed', ucfirst($did), $stage, $about);
         });

@@ -122,8 +122,8 @@ final class ItemBallot
             return null;
         }
         $values = (array) $row;
-        $isOwn = fn (string $column): bool => ! str_contains($column, '_of_');
-        $item = (new Item())->newFromBuilder(array_filter($values, $isOwn, ARRAY_FILTER_USE_KEY));
+        $own = array_filter($values, fn (string $of): bool => ! str_contains($of, '_of_'), ARRAY_FILTER_USE_KEY);
+        $item = (new Item())->newFromBuilder($own);
         foreach (self::WITH as $relation => [$model, $columns]) {
             $its = array_map(fn (string $column): mixed => $values["{$relation}_of_{$column}"], $columns);
             $item->setRelation($relation, (new $model())->newFromBuilder(array_combine($columns, $its)));

@@ -54,15 +54,9 @@ final readonly class RuleOnHeading
                 ['review_id' => $review->id, 'label' => $label, 'scheme_id' => $scheme->id, 'stands_for' => $standsFor],
                 ['is_confirmed' => $isConfirmed, 'ruled_by' => $by->id, 'ruled_at' => now()],
             );
-            ($this->log)(
-                $review,
-                $by,
-                'heading.ruled',
-                $isConfirmed
-                    ? "Confirmed that “{$label}” is “{$standsFor}” in {$scheme->title}"
-                    : "Said that “{$label}” is not “{$standsFor}” in {$scheme->title}",
-                $mapping,
-            );
+            [$did, $is] = $isConfirmed ? ['Confirmed', 'is'] : ['Said', 'is not'];
+            $words = "{$did} that “{$label}” {$is} “{$standsFor}” in {$scheme->title}";
+            ($this->log)($review, $by, 'heading.ruled', $words, $mapping);
         });
     }
 }

@@ -19,6 +19,13 @@ final readonly class SaveDialect
     {
     }
 
+    private static function refuseShipped(string $name): void
+    {
+        if (in_array($name, Dialects::NAMES, true)) {
+            throw new BadDialect(["“{$name}” is the name of a dialect that ships. Give “name” another value."]);
+        }
+    }
+
     /**
      * @return string the dialect's name
      *
@@ -27,20 +34,15 @@ final readonly class SaveDialect
     public function execute(User $by, Review $review, string $file): string
     {
         $dialect = Dialect::fromJson($file);
-        if (in_array($dialect->name(), Dialects::NAMES, true)) {
-            throw new BadDialect([
-                "“{$dialect->name()}” is the name of a dialect that ships. Give “name” another value.",
-            ]);
-        }
+        self::refuseShipped($dialect->name());
 
         return DB::transaction(function () use ($by, $review, $file, $dialect): string {
             $own = TeamDialect::query()->updateOrCreate(
                 ['review_id' => $review->id, 'name' => $dialect->name()],
                 ['file' => $file, 'changed_by' => $by->id],
             );
-            ($this->log)($review, $by, 'dialect.saved', "Saved the dialect “{$dialect->title()}”", $own, [
-                'file' => $file,
-            ]);
+            $words = "Saved the dialect “{$dialect->title()}”";
+            ($this->log)($review, $by, 'dialect.saved', $words, $own, ['file' => $file]);
 
             return $dialect->name();
         });

@@ -19,8 +19,7 @@ final class BringInFile extends Command
     public function handle(BringInArchive $bring): int
     {
         $file = $this->argument('file');
-        $lead = $this->option('lead');
-        $by = User::query()->whereRaw('lower(email) = ?', [mb_strtolower(is_string($lead) ? $lead : '')])->first();
+        $by = $this->lead();
         if (! is_string($file) || ! is_readable($file)) {
             $this->error('There is no such file.');
 
@@ -41,5 +40,12 @@ final class BringInFile extends Command
         $this->info("Brought in “{$review->title}”.");
 
         return self::SUCCESS;
+    }
+
+    private function lead(): ?User
+    {
+        $lead = $this->option('lead');
+
+        return User::query()->whereRaw('lower(email) = ?', [mb_strtolower(is_string($lead) ? $lead : '')])->first();
     }
 }

@@ -42,10 +42,7 @@ final class ExamineCopy extends Command
         $this->say('PostgreSQL', (string) DB::scalar('SHOW server_version'), (int) DB::scalar('SHOW server_version_num') >= 150000);
         $pending = $this->pending();
         $this->say('Database', $pending === 0 ? 'as this release has it' : "{$pending} migrations are missing: start it once", $pending === 0);
-        foreach (self::PROGRAMS as $program) {
-            $path = (new ExecutableFinder())->find($program);
-            $this->say($program, $path ?? 'not installed', $path !== null);
-        }
+        $this->programs();
         $this->disk();
         $this->elsewhere();
         $this->backup();
@@ -54,6 +51,14 @@ final class ExamineCopy extends Command
         $this->invariants();
 
         return $this->ill === 0 ? self::SUCCESS : self::FAILURE;
+    }
+
+    private function programs(): void
+    {
+        foreach (self::PROGRAMS as $program) {
+            $path = (new ExecutableFinder())->find($program);
+            $this->say($program, $path ?? 'not installed', $path !== null);
+        }
     }
 
     private function pending(): int

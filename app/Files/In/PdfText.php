@@ -29,13 +29,19 @@ final readonly class PdfText
         $said = self::run(['pdfinfo', '-enc', 'UTF-8', $path]);
         $pages = preg_match('/^Pages:\s+(\d+)/m', $said->text, $found) === 1 ? min(32000, (int) $found[1]) : null;
         if ($pages === null) {
-            return new self('', null, stripos($said->complaint, 'password') !== false ? 'locked' : 'damaged');
+            return new self('', null, stripos($said->complaint, 'password') === false ? 'damaged' : 'locked');
         }
-        $text = self::run(['pdftotext', '-q', '-enc', 'UTF-8', '-l', (string) self::PAGES, $path, '-'])->text;
-        $text = str_replace("\0", '', mb_scrub(substr($text, 0, self::BYTES), 'UTF-8'));
+        $text = self::words($path);
 
         // each page ends with a form feed, with or without a word on it
         return new self($text, $pages, preg_match('/\S/u', $text) === 1 ? 'read' : 'scan');
+    }
+
+    private static function words(string $path): string
+    {
+        $text = self::run(['pdftotext', '-q', '-enc', 'UTF-8', '-l', (string) self::PAGES, $path, '-'])->text;
+
+        return str_replace("\0", '', mb_scrub(substr($text, 0, self::BYTES), 'UTF-8'));
     }
 
     /** @param  list<string>  $command */

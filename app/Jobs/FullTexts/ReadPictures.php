@@ -90,11 +90,11 @@ final class ReadPictures implements OfTask, ShouldQueue
         try {
             $from = StoredCopy::path($this->page === 1 ? $file->brought() : KeepPictures::underWay($file));
             for ($page = $this->page; $page <= (int) $file->pages; $page++) {
-                if ($page > $this->page && (microtime(true) > $deadline || ! TaskRun::isWanted($this->taskId))) {
+                if ($page > $this->page && $this->isTimeUp($deadline)) {
                     break;
                 }
                 $into = "{$folder}/{$page}.pdf";
-                // a page that cannot be read is left as it is
+                // one that cannot be read is left as it is
                 $from = PagePictures::read($from, $into, $page) ? $into : $from;
                 $task->update(['done' => $page]);
             }
@@ -104,5 +104,10 @@ final class ReadPictures implements OfTask, ShouldQueue
         } finally {
             TemporaryFolder::remove($folder);
         }
+    }
+
+    private function isTimeUp(float $deadline): bool
+    {
+        return microtime(true) > $deadline || ! TaskRun::isWanted($this->taskId);
     }
 }

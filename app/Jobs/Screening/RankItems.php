@@ -140,18 +140,15 @@ final class RankItems implements OfTask, ShouldQueue
             ->orderByDesc('items.opened_at')
             ->orderBy('items.id')
             ->limit(self::LEARNED)
-            ->get(['title', 'abstract', 'state'])
-            ->all();
-        $included = array_map(
-            fn (stdClass $row): bool => $row->state === ItemState::Included->value,
-            array_values($rows),
-        );
+            ->get(['title', 'abstract', 'state']);
+        $rows = array_values($rows->all());
+        $included = array_map(fn (stdClass $row): bool => $row->state === ItemState::Included->value, $rows);
         $yes = count(array_filter($included));
-        if (min($yes, count($included) - $yes) < self::LEAST) {
+        if (min($yes, count($rows) - $yes) < self::LEAST) {
             throw new NothingToLearn('Too few of one kind have opened.');
         }
 
-        return new JudgedTexts(array_map($this->text(...), array_values($rows)), $included);
+        return new JudgedTexts(array_map($this->text(...), $rows), $included);
     }
 
     /** @return array<string, float> what waits, by item, in order of delivery */

@@ -61,7 +61,7 @@ final readonly class CodingTable
         return new self(
             $terms,
             $studies->count(),
-            $terms->isAll() ? (new TableStudies($review, $terms, everyReport: true))->count() : 0,
+            $terms->isAll() ? TableStudies::reportsOf($review, $terms) : 0,
             $page,
             self::answersOf($review, $ids),
             self::leadsOf($review, $ids),

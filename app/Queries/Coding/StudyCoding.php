@@ -33,10 +33,10 @@ final readonly class StudyCoding
     ) {
     }
 
-    public static function of(Review $review, Publication $publication, User $user): self
+    /** @return Collection<string, Answer> that stand, by slot */
+    private static function answers(Review $review, Publication $publication, User $user): Collection
     {
-        $codes = $review->codes()->whereNull('retired_at')->get();
-        $answers = Answer::query()
+        return Answer::query()
             ->where('review_id', $review->id)
             ->where('publication_id', $publication->id)
             ->where('hand', $review->handOf($user))
@@ -44,6 +44,12 @@ final readonly class StudyCoding
             ->with('user')
             ->get()
             ->keyBy(fn (Answer $one): string => AnswerSlot::keyOf($one->code_id, $one->part_id));
+    }
+
+    public static function of(Review $review, Publication $publication, User $user): self
+    {
+        $codes = $review->codes()->whereNull('retired_at')->get();
+        $answers = self::answers($review, $publication, $user);
         $parts = StudyParts::of($publication);
 
         return new self(

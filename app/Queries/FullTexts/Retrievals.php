@@ -133,20 +133,26 @@ final class Retrievals
     /** To those with a copy, on paper only, refused by the locker, without a DOI or judged. */
     private static function narrowTo(Builder $sought, string $only): void
     {
-        $copies = fn (Builder $q) => $q
-            ->selectRaw('1')
-            ->from('full_texts')
-            ->whereColumn('full_texts.review_id', 'items.review_id')
-            ->whereColumn('full_texts.publication_id', 'items.publication_id')
-            ->whereNull('full_texts.taken_out_at');
         match ($only) {
-            'copy' => $sought->whereExists($copies),
-            'paper' => $sought->where('retrievals.state', RetrievalState::Obtained->value)->whereNotExists($copies),
+            'copy' => $sought->whereExists(self::copyOfItem(...)),
+            'paper' => $sought
+                ->where('retrievals.state', RetrievalState::Obtained->value)
+                ->whereNotExists(self::copyOfItem(...)),
             'refused' => $sought->where('retrievals.locker_answer', '<>', ''),
             'no-doi' => $sought->where('publications.doi', ''),
             'judged' => $sought->whereIn('items.state', [ItemState::Included->value, ItemState::Excluded->value]),
             default => null,
         };
+    }
+
+    private static function copyOfItem(Builder $copies): void
+    {
+        $copies
+            ->selectRaw('1')
+            ->from('full_texts')
+            ->whereColumn('full_texts.review_id', 'items.review_id')
+            ->whereColumn('full_texts.publication_id', 'items.publication_id')
+            ->whereNull('full_texts.taken_out_at');
     }
 
     private static function inOrder(Builder $narrowed): Builder

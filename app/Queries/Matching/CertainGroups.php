@@ -95,11 +95,10 @@ final class CertainGroups
     }
 
     /**
-     * The records of each publication together, and nothing joined yet.
-     *
      * @param  array<string, int>  $places
+     * @return array<int, array<int, true>> places of records that a person said are of two publications, both ways
      */
-    private static function clusters(Matching $matching, RecordPrints $records, array $places): Clusters
+    private static function ruled(Matching $matching, array $places): array
     {
         $ruled = [];
         foreach (MatchInput::ruledDifferent($matching->review_id) as [$a, $b]) {
@@ -107,6 +106,18 @@ final class CertainGroups
                 $ruled[$places[$a]][$places[$b]] = $ruled[$places[$b]][$places[$a]] = true;
             }
         }
+
+        return $ruled;
+    }
+
+    /**
+     * The records of each publication together, and nothing joined yet.
+     *
+     * @param  array<string, int>  $places
+     */
+    private static function clusters(Matching $matching, RecordPrints $records, array $places): Clusters
+    {
+        $ruled = self::ruled($matching, $places);
         [$comparator, $prints] = [new Comparator(), $records->prints];
         $clusters = new Clusters(
             fn (int $a, int $b): bool => isset($ruled[$a][$b]) ||

@@ -70,10 +70,7 @@ final readonly class JoinedPublications
             ->when(
                 $sample,
                 fn ($q) => $q->whereNotNull('matching_id')->inRandomOrder()->limit(20),
-                fn ($q) => $q
-                    ->orderByDesc('joins.id')
-                    ->limit(self::PER_PAGE)
-                    ->offset(self::PER_PAGE * ($page - 1)),
+                fn ($q) => $q->orderByDesc('joins.id')->forPage($page, self::PER_PAGE),
             )
             ->select(['joins.id', 'joins.created_at', 'joins.records', 'joins.matching_id', 'joins.folded', 'users.name'])
             ->addSelect(['publications.id AS publication_id', 'title', 'year', 'records_count'])

@@ -11,6 +11,7 @@ use App\Queries\Coding\CodedStudies;
 use App\Queries\FullTexts\Retrievals;
 use App\Queries\FullTexts\Studies;
 use App\Queries\Library\Filter\SinceVersionFilter;
+use App\Queries\Shared\StandingRecords;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -28,6 +29,14 @@ use WaryHeron\Core\Screening\StagePurpose;
 /** Counts the facts of the flow from the rows themselves, not from the tallies, so that the one checks the other. */
 final readonly class FlowQuery
 {
+    private const ALIVE = [
+        ItemState::Waiting,
+        ItemState::Awaited,
+        ItemState::Disagreement,
+        ItemState::Included,
+        ItemState::Excluded,
+    ];
+
     /**
      * @param  ?bool  $searched  true: what databases and registers brought; false: what other methods alone brought;
      *     null: all
@@ -168,28 +177,24 @@ final readonly class FlowQuery
         ];
     }
 
+    private static function namedSource(stdClass $row): NamedSource
+    {
+        return new NamedSource(SourceKind::from($row->source_kind), $row->source_name, (int) $row->n);
+    }
+
     /**
      * @return list<NamedSource> those of withdrawn deliveries left out
      */
     public static function namedSources(Review $review, ?ReviewVersion $since = null): array
     {
         return array_values(
-            DB::table('records')
-                ->join('deliveries', 'deliveries.id', '=', 'records.delivery_id')
-                ->where('records.review_id', $review->id)
-                ->whereNull('records.withdrawn_at')
+            StandingRecords::of($review)
                 ->when($since !== null, fn (Builder $new) => $new->where('records.created_at', '>', $since?->closed_at))
                 ->groupBy('source_kind', 'source_name')
                 ->orderByRaw('count(*) DESC, source_name')
                 ->selectRaw('source_kind, source_name, count(*) AS n')
                 ->get()
-                ->map(
-                    fn (stdClass $row): NamedSource => new NamedSource(
-                        SourceKind::from($row->source_kind),
-                        $row->source_name,
-                        (int) $row->n,
-                    ),
-                )
+                ->map(self::namedSource(...))
                 ->all(),
         );
     }
@@ -237,12 +242,7 @@ final readonly class FlowQuery
         $givenUp = Retrievals::givenUp($this->review, $sought);
 
         return new FullTexts(
-            $in(ItemState::Waiting) +
-                $in(ItemState::Awaited) +
-                $in(ItemState::Disagreement) +
-                $in(ItemState::Included) +
-                $in(ItemState::Excluded) +
-                array_sum($givenUp),
+            array_sum(array_map($in, self::ALIVE)) + array_sum($givenUp),
             $in(ItemState::Waiting),
             $in(ItemState::Disagreement),
             $in(ItemState::Included),
@@ -280,10 +280,7 @@ final readonly class FlowQuery
 
     private function records(): Builder
     {
-        return DB::table('records')
-            ->join('deliveries', 'deliveries.id', '=', 'records.delivery_id')
-            ->where('records.review_id', $this->review->id)
-            ->whereNull('records.withdrawn_at')
+        return StandingRecords::of($this->review)
             ->when(
                 $this->since !== null,
                 fn (Builder $new) => $new->where('records.created_at', '>', $this->since?->closed_at),
@@ -303,12 +300,8 @@ final readonly class FlowQuery
      */
     private function within(Builder $query, string $publication): Builder
     {
-        $brought = fn (Builder $record) => $record
+        $brought = StandingRecords::of($this->review)
             ->select('records.publication_id')
-            ->from('records')
-            ->join('deliveries', 'deliveries.id', '=', 'records.delivery_id')
-            ->where('records.review_id', $this->review->id)
-            ->whereNull('records.withdrawn_at')
             ->whereNotNull('records.publication_id')
             ->whereIn('deliveries.source_kind', self::searchedKinds());
 

@@ -57,20 +57,24 @@ final class FoundPapers
     /** @return Collection<int, ScoutedPaper> */
     private function ordered(): Collection
     {
-        $says = mb_strtolower($this->terms->says);
-        $wanted = $this->answering->filter(
-            fn (ScoutedPaper $one): bool => in_array($this->terms->direction, [null, self::says($one)], true) &&
-                in_array($this->terms->kind, [null, $one->design], true) &&
-                ($says === '' || str_contains(mb_strtolower($this->answer($one, $this->terms->by)), $says)),
-        );
-
-        return match ($this->terms->by) {
-            '' => $wanted->values(),
-            'newest' => $wanted->sortByDesc(fn (ScoutedPaper $one): int => $one->reference()->year ?? 0)->values(),
-            default => $wanted->sortBy(
-                fn (ScoutedPaper $one): array => $this->place($this->answer($one, $this->terms->by)),
-            )->values(),
+        $wanted = $this->answering->filter($this->isWanted(...));
+        $place = fn (ScoutedPaper $one): array => $this->place($this->answer($one, $this->terms->by));
+        $ordered = match ($this->terms->by) {
+            '' => $wanted,
+            'newest' => $wanted->sortByDesc(fn (ScoutedPaper $one): int => $one->reference()->year ?? 0),
+            default => $wanted->sortBy($place),
         };
+
+        return $ordered->values();
+    }
+
+    private function isWanted(ScoutedPaper $one): bool
+    {
+        $says = mb_strtolower($this->terms->says);
+
+        return in_array($this->terms->direction, [null, self::says($one)], true) &&
+            in_array($this->terms->kind, [null, $one->design], true) &&
+            ($says === '' || str_contains(mb_strtolower($this->answer($one, $this->terms->by)), $says));
     }
 
     /** @return Collection<int, ScoutedPaper> those on the page */

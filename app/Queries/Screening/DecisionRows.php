@@ -76,10 +76,9 @@ final class DecisionRows
     {
         return DB::table('decisions')
             ->join('items', 'items.id', '=', 'decisions.item_id')
-            ->whereColumn('items.review_id', 'decisions.review_id')
             ->join('stages', 'stages.id', '=', 'items.stage_id')
             ->join('publications', 'publications.id', '=', 'items.publication_id')
-            ->whereColumn('publications.review_id', 'items.review_id')
+            ->whereColumn([['items.review_id', 'decisions.review_id'], ['publications.review_id', 'items.review_id']])
             ->join('users', 'users.id', '=', 'decisions.user_id')
             ->leftJoin('criteria', 'criteria.id', '=', 'decisions.criterion_id')
             ->leftJoin('settlements', self::standing(...))

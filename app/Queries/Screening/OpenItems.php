@@ -196,8 +196,7 @@ final class OpenItems
                 ->on('kept.review_id', '=', 'folded.review_id')
                 ->on('kept.publication_id', '=', 'publications.merged_into')
                 ->on('kept.stage_id', '=', 'folded.stage_id'))
-            ->where('folded.review_id', $review->id)
-            ->where('folded.state', ItemState::Folded->value)
+            ->where(['folded.review_id' => $review->id, 'folded.state' => ItemState::Folded->value])
             ->whereIn('kept.id', $itemIds)
             ->pluck('kept.id AS kept', 'folded.id AS folded')
             ->all();

@@ -39,12 +39,10 @@ final class ReadingProgress
             [$stage->review_id, $stage->id, self::POINTS],
         );
 
-        return ProgressCurve::of(
-            array_map(fn (stdClass $row): array => [(int) $row->n, (int) $row->found], array_values($rows)),
-            Tallies::of($stage->review, $stage)->all(),
-            self::WIDTH,
-            self::HEIGHT,
-        );
+        $points = array_map(fn (stdClass $row): array => [(int) $row->n, (int) $row->found], array_values($rows));
+        $all = Tallies::of($stage->review, $stage)->all();
+
+        return ProgressCurve::of($points, $all, self::WIDTH, self::HEIGHT);
     }
 
     public static function ranking(Stage $stage): ?Ranking

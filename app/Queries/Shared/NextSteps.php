@@ -24,7 +24,7 @@ final readonly class NextSteps
     /** @return list<NextStep> */
     public static function for(User $user, Review $review, Waiting $waiting, int $records, int $criteria): array
     {
-        $may = fn (Ability $ability): bool => $user->roleIn($review)?->may($ability) === true;
+        $may = fn (Ability $what): bool => $user->roleIn($review)?->may($what) === true;
         $steps = [
             $criteria === 0 && $may(Ability::Manage)
                 ? new NextStep('word the question and its criteria', route('question', $review))

@@ -51,16 +51,22 @@ final readonly class CertaintyRow
         return "{$told[0]} per 1,000 ({$told[1]} to {$told[2]})";
     }
 
+    private function holdsNothing(): string
+    {
+        $nothing = $this->pooled->nothing();
+        $holds = $nothing !== null && $this->all->side($nothing) === 0 ? 'holds' : 'does not hold';
+
+        return $nothing === null ? '' : "; the interval {$holds} “no difference”";
+    }
+
     /** What the figures have to say to a domain; people judge. */
     public function fact(CertaintyDomain $domain): string
     {
         $spread = $this->pooled->heterogeneity()->toArray();
-        $nothing = $this->pooled->nothing();
 
         return match ($domain) {
             CertaintyDomain::Inconsistency => $spread['I2'] === null ? '' : 'I² '.Shown::number($spread['I2'], 0).' %, p '.Shown::p($spread['p']),
-            CertaintyDomain::Imprecision => number_format($this->pooled->people()).' people'.
-                ($nothing === null ? '' : ($this->all->side($nothing) === 0 ? '; the interval holds “no difference”' : '; the interval does not hold “no difference”')),
+            CertaintyDomain::Imprecision => number_format($this->pooled->people()).' people'.$this->holdsNothing(),
             CertaintyDomain::PublicationBias => $this->egger(),
             CertaintyDomain::LargeEffect => $this->effect(),
             default => '',

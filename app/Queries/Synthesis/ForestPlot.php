@@ -68,8 +68,10 @@ final readonly class ForestPlot
                 $studies[] = ['label' => $row->label, 'estimate' => $estimate, 'se' => $se];
             }
         }
-        $mirror = fn (Study $one): array => ['label' => $one->name, 'estimate' => $one->estimate, 'se' => sqrt($one->variance)];
-        $mirrored = array_map($mirror, $this->analysis->filled()->filled ?? []);
+        $mirrored = [];
+        foreach ($this->analysis->filled()->filled ?? [] as $one) {
+            $mirrored[] = ['label' => $one->name, 'estimate' => $one->estimate, 'se' => sqrt($one->variance)];
+        }
         [$pooled, $nothing] = [$this->analysis->pooled()->estimate, $this->analysis->nothing()];
 
         return new Funnel($studies, $pooled, $nothing, $measure->isRatio(), $measure->short(), $mirrored);

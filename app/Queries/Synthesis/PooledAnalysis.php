@@ -58,11 +58,12 @@ final readonly class PooledAnalysis
     {
         $publication = $reported->studies[$chosen->study];
         $name = trim(Str::before($publication->authors, ';').' '.$publication->year) ?: Str::limit($publication->title, 40);
+        $isWhole = $chosen->arms === '';
 
         return new PooledRow(
-            $chosen->study.($chosen->arms === '' ? '' : " {$chosen->rows[0]}"),
+            $isWhole ? $chosen->study : "{$chosen->study} {$chosen->rows[0]}",
             $publication->id,
-            $chosen->arms === '' ? $name : "{$name}, {$chosen->arms}",
+            $isWhole ? $name : "{$name}, {$chosen->arms}",
             $publication->year === null ? null : (float) $publication->year,
             $terms->groups === '' ? '' : ($reported->said($chosen->study, $terms->groups) ?: 'not coded'),
             $chosen,

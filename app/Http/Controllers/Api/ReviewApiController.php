@@ -29,6 +29,14 @@ final class ReviewApiController extends Controller
         );
     }
 
+    /** @return array<string, int> */
+    private static function counts(Tallies $of): array
+    {
+        $states = ItemState::cases();
+
+        return ['items' => $of->all(), ...array_combine(array_column($states, 'value'), array_map($of->in(...), $states))];
+    }
+
     public function show(Review $review): JsonResponse
     {
         $tallies = Tallies::ofStages($review);
@@ -38,15 +46,9 @@ final class ReviewApiController extends Controller
             'title' => $review->title,
             'question' => $review->question,
             'closed_at' => $review->closed_at?->utc()->format('Y-m-d\TH:i:s.v\Z'),
-            'stages' => $review->stages->map(fn (Stage $one): array => [
-                'id' => $one->id,
-                'name' => $one->name,
-                'items' => $tallies[$one->id]->all(),
-                ...array_combine(
-                    array_column(ItemState::cases(), 'value'),
-                    array_map($tallies[$one->id]->in(...), ItemState::cases()),
-                ),
-            ])->values()->all(),
+            'stages' => $review->stages->map(
+                fn (Stage $one): array => [...$one->only('id', 'name'), ...self::counts($tallies[$one->id])],
+            )->values()->all(),
             'lists' => array_map(
                 fn (string $name): string => route('api.list', [$review, $name]),
                 array_keys(Listings::all()),

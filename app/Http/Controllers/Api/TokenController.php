@@ -50,13 +50,9 @@ final class TokenController extends Controller
             'abilities.*' => [Rule::enum(TokenAbility::class)],
             'days' => ['required', 'integer', Rule::in(self::DAYS)],
         ], ['abilities.required' => 'Say what the program may do.']);
-        $token = $give->execute(
-            $this->me($request),
-            $review,
-            trim(mb_scrub($given['name'])),
-            array_map(TokenAbility::from(...), array_values(array_unique($given['abilities']))),
-            now()->addDays((int) $given['days']),
-        );
+        $may = array_map(TokenAbility::from(...), array_values(array_unique($given['abilities'])));
+        $until = now()->addDays((int) $given['days']);
+        $token = $give->execute($this->me($request), $review, trim(mb_scrub($given['name'])), $may, $until);
 
         return redirect()->route('interface', $review)->with('token', $token);
     }

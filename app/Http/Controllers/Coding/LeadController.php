@@ -26,15 +26,14 @@ final class LeadController extends Controller
 
     public function start(Request $request, Review $review, StartLeads $start): RedirectResponse
     {
-        $item = Input::text($request, 'item');
+        [$item, $paper] = [Input::text($request, 'item'), Input::text($request, 'study')];
         $code = $item === '' ? null : $review->codes()->whereNull('retired_at')->findOrFail($item);
+        $study = $paper === '' ? null : $review->publications()->findOrFail($paper);
         $pass = LeadPass::tryFrom(Input::text($request, 'pass')) ?? LeadPass::Deep;
-        $asked = Input::text($request, 'study');
-        $study = $asked === '' ? null : $review->publications()->findOrFail($asked);
         $task = $start->execute($this->me($request), $review, $code, $pass, $study);
-        $to = $study === null ? route('coding', $review) : route('coding.show', [$review, $study]);
+        $to = $study === null ? redirect()->route('coding', $review) : redirect()->route('coding.show', [$review, $study]);
 
-        return redirect()->to($to)->with('notice', "{$task->title}. What is found waits beside the items.");
+        return $to->with('notice', "{$task->title}. What is found waits beside the items.");
     }
 
     public function rule(

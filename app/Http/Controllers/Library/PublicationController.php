@@ -83,23 +83,17 @@ final class PublicationController extends Controller
     public function describe(Request $request, Review $review, FullTextLocker $locker): RedirectResponse
     {
         $doi = Doi::normalised(Input::text($request, 'doi'));
+        $back = redirect()->route('library', $review);
         if ($doi === null) {
-            return redirect()
-                ->route('library', $review)
-                ->withInput()
-                ->withErrors(['doi' => 'This is no DOI: it starts with 10. and has a slash.']);
+            return $back->withInput()->withErrors(['doi' => 'This is no DOI: it starts with 10. and has a slash.']);
         }
         try {
             $found = $locker->description($doi);
         } catch (SourceFailed $failed) {
-            return redirect()
-                ->route('library', $review)
-                ->withInput()
-                ->withErrors(['doi' => $failed->getMessage()]);
+            return $back->withInput()->withErrors(['doi' => $failed->getMessage()]);
         }
 
-        return redirect()
-            ->route('library', $review)
+        return $back
             ->withInput([...self::fields($found), 'doi' => $doi, 'why' => Input::text($request, 'why')])
             ->with('described', true);
     }

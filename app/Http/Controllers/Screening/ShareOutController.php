@@ -39,6 +39,8 @@ final class ShareOutController extends Controller
         'seed' => ['required', 'integer', 'min:0'],
     ];
 
+    private const TO_NOBODY = ['to.required' => 'Choose who takes them.'];
+
     public function index(Request $request, Review $review, ChangeShares $change): View
     {
         $stage = $this->stage($request, $review);
@@ -87,15 +89,11 @@ final class ShareOutController extends Controller
 
     public function handOn(Request $request, Review $review, Stage $stage, ChangeShares $change): RedirectResponse
     {
-        $people = $this->screeners($review)->pluck('id')->all();
-        $given = $request->validate(
-            [
-                'from' => ['required', 'string', 'size:26'],
-                'to' => ['required', 'array', 'min:1'],
-                'to.*' => ['in:'.implode(',', $people)],
-            ],
-            ['to.required' => 'Choose who takes them.'],
-        );
+        $given = $request->validate([
+            'from' => ['required', 'string', 'size:26'],
+            'to' => ['required', 'array', 'min:1'],
+            'to.*' => ['in:'.$this->screeners($review)->implode('id', ',')],
+        ], self::TO_NOBODY);
         $from = User::query()->whereKey($given['from'])->firstOrFail();
         $count = number_format($change->handOn($this->me($request), $stage, $from, array_values($given['to'])));
 

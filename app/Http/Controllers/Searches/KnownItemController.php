@@ -83,13 +83,13 @@ final class KnownItemController extends Controller
         abort_unless($item->review_id === $review->id && $this->sources->has($source), 404);
         $lines = $strategy->shown()->strategy();
         $failure = '';
+        $lost = $found = [];
         try {
             $lost = $this->look->all($review, $lines, [$item], $source)[$item->id]['lost'];
             $found = $offers->of($review, $lines, $item, $source, array_column($lost, 'id'));
         } catch (SourceFailed $failed) {
-            [$lost, $found, $failure] = [[], [], $failed->getMessage()];
+            [$lost, $failure] = [[], $failed->getMessage()];
         }
-
         $page = view('searches.known-offers', compact('review', 'lost', 'failure') + ['offers' => $found]);
 
         return response()->json(['html' => $page->render()]);

@@ -30,6 +30,12 @@ final class StrategyController extends Controller
 {
     private const COUNTING_SECONDS = 1.5;
 
+    private const CHANGE = [
+        'revision' => ['required', 'integer'],
+        'change' => ['required', 'string', 'max:40'],
+        'with' => ['array'],
+    ];
+
     public function __construct(
         private readonly Sources $sources,
         private readonly ChangeStrategy $change,
@@ -170,11 +176,7 @@ final class StrategyController extends Controller
     /** What one does to a strategy; the answer is the strategy as it then stands. */
     public function change(Request $request, Review $review, Strategy $strategy): JsonResponse
     {
-        $given = $request->validate([
-            'revision' => ['required', 'integer'],
-            'change' => ['required', 'string', 'max:40'],
-            'with' => ['array'],
-        ]);
+        $given = $request->validate(self::CHANGE);
         try {
             $revision = $this->changed($this->me($request), $strategy, $given);
         } catch (BadStrategy $problem) {

@@ -76,10 +76,8 @@ final class ThesaurusController extends Controller
         $headings = $this->headings($review, $given['scheme']);
         $concept = $headings->labelled($given['label']) ?? abort(404, 'This thesaurus has no such heading.');
         $children = $headings->children($concept->label);
-        $counts = $finder->headingCounts($review, $headings->scheme->source, [
-            $concept->label,
-            ...array_map(fn (\stdClass $row): string => $row->label, $children),
-        ]);
+        $labels = [$concept->label, ...array_column($children, 'label')];
+        $counts = $finder->headingCounts($review, $headings->scheme->source, $labels);
 
         return response()->json(HeadingPage::of($concept, $headings, $children, $counts));
     }

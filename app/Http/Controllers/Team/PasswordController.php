@@ -97,12 +97,18 @@ final class PasswordController extends Controller
         $user->update(['name' => $given['name']]);
         if (($given['password'] ?? null) !== null) {
             $this->give($user, $given['password']);
-            Auth::login($user);
-            $request->session()->regenerate();
-            $request->session()->put(EndOldSessions::KEY, now()->getTimestamp());
+            self::stay($request, $user);
         }
 
         return redirect()->route('account')->with('notice', 'Saved.');
+    }
+
+    /** All sessions end with the old password, but for this one. */
+    private static function stay(Request $request, User $user): void
+    {
+        Auth::login($user);
+        $request->session()->regenerate();
+        $request->session()->put(EndOldSessions::KEY, now()->getTimestamp());
     }
 
     /** Sessions that were open with the old password end, and so do links that were sent for a new one. */

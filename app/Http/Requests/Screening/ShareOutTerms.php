@@ -54,12 +54,17 @@ final class ShareOutTerms
                 $quota = $request->input("quota.{$id}");
                 $quota = is_string($quota) ? trim($quota) : '';
                 $quotas[$id] = preg_match('/^\d{1,9}$/', $quota) === 1 ? (int) $quota : null;
-                if (preg_match('/^(\d{1,2}(?:[.,]\d)?)\s*[x×]$/iu', $quota, $times) === 1) {
-                    $weights[$id] = (float) str_replace(',', '.', $times[1]);
-                }
+                $weights[$id] = self::times($quota);
             }
         }
 
         return new PersonQuotas($quotas, array_filter($weights, fn (float $weight): bool => $weight > 0));
+    }
+
+    private static function times(string $quota): float
+    {
+        $isSaid = preg_match('/^(\d{1,2}(?:[.,]\d)?)\s*[x×]$/iu', $quota, $times) === 1;
+
+        return $isSaid ? (float) str_replace(',', '.', $times[1]) : 0.0;
     }
 }

@@ -69,17 +69,20 @@ final readonly class ItemFilter
         return "{$this->code->label} {$asks}";
     }
 
+    private function ofKind(string $kind): Builder
+    {
+        return $this->standing()->where('kind', $kind);
+    }
+
     /** @param  Builder  $studies  over publications */
     public function narrow(Builder $studies): void
     {
         match ($this->asks) {
             '~open' => $studies->whereNotExists($this->standing()),
             '~answered' => $studies->whereExists($this->standing()),
-            '~not-reported', '~not-applicable' => $studies->whereExists(
-                $this->standing()->where('kind', substr($this->asks, 1)),
-            ),
+            '~not-reported', '~not-applicable' => $studies->whereExists($this->ofKind(substr($this->asks, 1))),
             '~bare' => $studies->whereExists(
-                $this->standing()->where('kind', 'value')->where('from_whole', false)->whereRaw("evidence = '[]'"),
+                $this->ofKind('value')->where('from_whole', false)->whereRaw("evidence = '[]'"),
             ),
             '~lead' => $studies->whereExists($this->of('leads')->where('ruling', 'waiting')),
             '~differs' => $studies->whereNotExists($this->standing())->whereExists($this->differing()),

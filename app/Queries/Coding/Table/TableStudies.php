@@ -14,12 +14,20 @@ use WaryHeron\Core\Screening\ItemState;
 /** The included studies that a table of codings shows, in its order. */
 final readonly class TableStudies
 {
+    private const CODED = '(SELECT count(*) FROM standing_answers AS a WHERE a.review_id = publications.review_id
+        AND a.publication_id = publications.id)';
+
     /** @param  bool  $everyReport  of each study every included report, not the one with which it is coded */
     public function __construct(
         private Review $review,
         private TableTerms $terms,
         private bool $everyReport = false,
     ) {
+    }
+
+    public static function reportsOf(Review $review, TableTerms $terms): int
+    {
+        return (new self($review, $terms, everyReport: true))->count();
     }
 
     public function count(): int
@@ -85,10 +93,7 @@ final readonly class TableStudies
             'author' => $studies->orderByRaw("publications.first_author {$way}"),
             'year' => $studies->orderByRaw("publications.year {$way} NULLS LAST"),
             'title' => $studies->orderByRaw("publications.sort_title {$way}"),
-            'coded' => $studies->orderByRaw(
-                "(SELECT count(*) FROM standing_answers AS a WHERE a.review_id = publications.review_id
-                    AND a.publication_id = publications.id) {$way}",
-            ),
+            'coded' => $studies->orderByRaw(self::CODED." {$way}"),
             default => $this->byItem($studies, $way),
         };
 

@@ -72,19 +72,28 @@ final class LiveNumbers
     private static function agreement(Review $review): array
     {
         $stages = $review->stages->where('required_decisions', '>', 1)->keyBy('id');
-        if ($stages->isEmpty()) {
-            return [];
-        }
-        // of a large review it takes a second; whatever opens is written in the Log
-        $last = DB::table('log_entries')->where('review_id', $review->id)->max('id');
-        $shares = Cache::remember("agreed {$last}", self::DAY, fn (): array => self::shares($review, $stages->keys()->all()));
         $numbers = [];
-        foreach (array_intersect_key($shares, $stages->all()) as $id => $share) {
-            $name = "{$stages[$id]->name}: agreed before talking";
-            $numbers["stage {$id} agreed"] = new LiveNumber($name, Shown::number(100 * $share, 0).' %');
+        foreach ($stages->isEmpty() ? [] : self::keptShares($review, $stages->keys()->all()) as $id => $share) {
+            if ($stages->has($id)) {
+                $name = "{$stages[$id]->name}: agreed before talking";
+                $numbers["stage {$id} agreed"] = new LiveNumber($name, Shown::number(100 * $share, 0).' %');
+            }
         }
 
         return $numbers;
+    }
+
+    /**
+     * Of a large review they take a second; whatever opens is written in the Log.
+     *
+     * @param  array<mixed>  $stages
+     * @return array<string, float>
+     */
+    private static function keptShares(Review $review, array $stages): array
+    {
+        $last = DB::table('log_entries')->where('review_id', $review->id)->max('id');
+
+        return Cache::remember("agreed {$last}", self::DAY, fn (): array => self::shares($review, $stages));
     }
 
     /**

@@ -146,11 +146,9 @@ final readonly class ReadingList
                 ->join('items', 'items.id', '=', 'assignments.item_id')
                 ->whereColumn('items.review_id', 'assignments.review_id')
                 ->where('assignments.user_id', $this->user->id),
-            'queue' => DB::table('item_claims')
-                ->join('items', 'items.id', '=', 'item_claims.item_id')
-                ->whereColumn('items.review_id', 'item_claims.review_id')
-                ->where('item_claims.review_id', $this->stage->review_id)
-                ->where('item_claims.stage_id', $this->stage->id)
+            'queue' => StageItems::of($this->stage)
+                ->join('item_claims', 'item_claims.item_id', '=', 'items.id')
+                ->whereColumn('item_claims.review_id', 'items.review_id')
                 ->where('item_claims.user_id', $this->user->id)
                 ->where('item_claims.until', '>', now()),
             default => StageItems::of($this->stage),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries\Synthesis\Traced;
 
 use App\Models\Review;
+use App\Queries\Shared\StandingRecords;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
@@ -42,12 +43,9 @@ final readonly class Provenance
      */
     private static function arrivals(Review $review, array $publications): Collection
     {
-        return DB::table('records')
-            ->join('deliveries', 'deliveries.id', '=', 'records.delivery_id')
+        return StandingRecords::of($review)
             ->leftJoin('runs', 'runs.id', '=', 'deliveries.run_id')
-            ->where('records.review_id', $review->id)
             ->whereIn('records.publication_id', $publications)
-            ->whereNull('records.withdrawn_at')
             ->orderBy('records.id')
             ->select(['records.publication_id', 'deliveries.source_name', 'deliveries.searched_on', 'records.line'])
             ->addSelect(['deliveries.id AS delivery_id', 'runs.id AS run_id'])

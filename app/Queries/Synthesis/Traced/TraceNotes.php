@@ -41,17 +41,22 @@ final readonly class TraceNotes
         return $sentences;
     }
 
+    private static function place(stdClass $record): string
+    {
+        return match (true) {
+            $record->run_id !== null => ", line #{$record->last_number}",
+            $record->line !== null => ", line {$record->line} of the file",
+            default => '',
+        };
+    }
+
     /** When it was included, and which search found it. */
     public function found(PooledRow $row): string
     {
         $day = fn (?string $at): string => $at === null ? '' : ', '.CarbonImmutable::parse($at)->format('j M Y');
         $in = $this->provenance->inclusions($row->publication)->last();
         $records = $this->provenance->records($row->publication)->map(
-            fn (stdClass $one): string => $one->source_name.$day($one->searched_on).match (true) {
-                $one->run_id !== null => ", line #{$one->last_number}",
-                $one->line !== null => ", line {$one->line} of the file",
-                default => '',
-            },
+            fn (stdClass $one): string => $one->source_name.$day($one->searched_on).self::place($one),
         );
 
         return trim(
