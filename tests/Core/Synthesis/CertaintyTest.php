@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use WaryHeron\Core\Synthesis\Certainty\AbsoluteEffect;
 use WaryHeron\Core\Synthesis\Certainty\Certainty;
+use WaryHeron\Core\Synthesis\Certainty\CertaintyDomain;
 use WaryHeron\Core\Synthesis\Certainty\CertaintyLevel;
 use WaryHeron\Core\Synthesis\Effect\AnalysisMeasure;
 
@@ -30,6 +31,24 @@ it('says its reasons in words', function () {
         ->toBe(['imprecision, two steps down: few events', 'large effect, one step up']);
 });
 
+it('reads what a form gave, as numbers, and drops blanks around a reason', function () {
+    $given = ['start' => '2', 'reasons' => ['bias' => ['steps' => '1', 'why' => '  no blinding '], 'large' => ['steps' => '2']]];
+    $certainty = Certainty::fromArray($given);
+    expect($certainty->toArray())->toBe([
+        'start' => 2,
+        'reasons' => ['bias' => ['steps' => 1, 'why' => 'no blinding'], 'large' => ['steps' => 2, 'why' => '']],
+    ])->and($certainty->told())->toBe(['risk of bias, one step down: no blinding', 'large effect, two steps up']);
+});
+
+it('knows which domains take certainty up', function () {
+    $up = array_filter(CertaintyDomain::cases(), fn (CertaintyDomain $one): bool => $one->sign() === 1);
+    expect(array_values($up))->toBe([
+        CertaintyDomain::LargeEffect,
+        CertaintyDomain::DoseResponse,
+        CertaintyDomain::OpposedConfounding,
+    ]);
+});
+
 it('says what a relative effect means for a thousand people', function (AnalysisMeasure $measure, float $effect, float $baseline, ?int $thousand) {
     expect(AbsoluteEffect::of($measure, $effect, $baseline)?->perThousand())->toBe($thousand);
 })->with([
@@ -39,9 +58,10 @@ it('says what a relative effect means for a thousand people', function (Analysis
     [AnalysisMeasure::OddsRatio, 1.0, 0.2, 0],
     [AnalysisMeasure::Peto, 2.0, 0.1, 82], // 0.2 / 1.1 = 0.182
     [AnalysisMeasure::RiskDifference, -0.05, 0.2, -50],
+    [AnalysisMeasure::RiskDifference, -0.3, 0.2, -200], // nobody, and not fewer
     [AnalysisMeasure::MeanDifference, -1.0, 0.2, null],
 ]);
 
 it('words a difference', function (int $thousand, string $words) {
     expect(AbsoluteEffect::told($thousand))->toBe($words);
-})->with([[58, '58 more'], [-58, '58 fewer'], [0, 'no more and no fewer']]);
+})->with([[58, '58 more'], [1, '1 more'], [-1, '1 fewer'], [-58, '58 fewer'], [0, 'no more and no fewer']]);

@@ -30,6 +30,9 @@ it('says in what two readings differ', function (CodedResult $other, ResultDiffe
     'one left out' => [fn () => took('b', ['e1' => '12']), ResultDifference::Numbers, ['n1']],
     'one more' => [fn () => took('b', ['e1' => '12', 'n1' => '60', 'e2' => '9']), ResultDifference::Numbers, ['e2']],
     'words instead' => [fn () => took('b', ['e1' => 'twelve', 'n1' => '60']), ResultDifference::Numbers, ['e1']],
+    'a field left empty by one and not told by the other' => [
+        fn () => took('b', ['e1' => '12', 'n1' => '60', 'e2' => '']), ResultDifference::None, [],
+    ],
     'the time' => [fn () => took('b', place: 'day 7'), ResultDifference::Place, []],
     'the form' => [fn () => took('b', form: ReportForm::Percentages), ResultDifference::Form, []],
     'the design' => [fn () => took('b', design: StudyDesign::Cluster), ResultDifference::Design, []],
@@ -37,6 +40,19 @@ it('says in what two readings differ', function (CodedResult $other, ResultDiffe
 
 it('takes “1,060” and 1060 for one number, and minus signs of any kind', function () {
     expect(took('a', ['m1' => '1,060', 'm2' => '−0.4'])->fields(took('b', ['m1' => '1060', 'm2' => '-0·4'])))->toBe([]);
+});
+
+it('reads numbers through blanks of any kind, and words without those around them', function () {
+    $one = took('a', ['n1' => '1 060', 'n2' => "2\u{A0}048", 'm1' => ' not told ']);
+    expect($one->fields(took('b', ['n1' => '1060', 'n2' => '2048', 'm1' => 'not told'])))->toBe([])
+        ->and($one->fields(took('b', ['n1' => '1061', 'n2' => '2049', 'm1' => 'told'])))->toBe(['n1', 'n2', 'm1']);
+});
+
+it('names both results of a pair in one order, whoever took which', function () {
+    expect((new ResultPair(took('b'), took('a')))->ids())->toBe(['a', 'b'])
+        ->and((new ResultPair(took('a'), took('b')))->ids())->toBe(['a', 'b'])
+        ->and((new ResultPair(null, took('b')))->ids())->toBe(['b'])
+        ->and((new ResultPair(took('b'), null))->fields())->toBe([]);
 });
 
 /** @return list<string> */
@@ -65,6 +81,26 @@ it('finds which result of one coder is which of the other’s', function (array 
         fn () => [took('a', ['e1' => '1']), took('b', ['e1' => '2'])],
         fn () => [took('c', ['e1' => '2']), took('d', ['e1' => '3'])],
         ['ad', 'bc'],
+    ],
+    'those of the same time and form before those of the same time' => [
+        fn () => [took('a', ['e1' => '1'])],
+        fn () => [took('c', ['e1' => '1'], form: ReportForm::Percentages), took('d', ['e1' => '2'])],
+        ['ad', '–c'],
+    ],
+    'those of the same time before those of the same numbers' => [
+        fn () => [took('a', ['e1' => '1'])],
+        fn () => [took('c', ['e1' => '1'], 'day 7'), took('d', ['e1' => '9'], form: ReportForm::Percentages)],
+        ['ad', '–c'],
+    ],
+    'those of the same numbers before any' => [
+        fn () => [took('a', ['e1' => '1'])],
+        fn () => [took('c', ['e1' => '2'], 'day 7'), took('d', ['e1' => '1'], 'day 90')],
+        ['ad', '–c'],
+    ],
+    'whatever is of the same outcome, in the end' => [
+        fn () => [took('a', ['e1' => '1'])],
+        fn () => [took('b', ['e1' => '2'], 'day 7', form: ReportForm::Percentages)],
+        ['ab'],
     ],
     'never of another outcome' => [fn () => [took('a')], fn () => [took('b', of: 'sleep')], ['a–', '–b']],
     'one has taken more' => [fn () => [took('a')], fn () => [took('b'), took('c', place: 'day 90')], ['ab', '–c']],
