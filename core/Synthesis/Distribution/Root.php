@@ -17,6 +17,9 @@ final class Root
     public static function between(float $low, float $high, \Closure $of): float
     {
         [$atLow, $atHigh] = [$of($low), $of($high)];
+        if ($atHigh === 0.0) {
+            return $high;
+        }
         for ($i = 0; $i < self::STEPS; $i++) {
             if ($atLow === 0.0 || abs($high - $low) <= 4e-16 * max(abs($low), abs($high))) {
                 return $low;

@@ -90,3 +90,66 @@ it('inverts what can be inverted', function () {
     }
     expect(Matrix::inverse([[1.0, 2.0], [2.0, 4.0]]))->toBeNull();
 });
+
+/** @param  list<?float>  $should */
+function agree(array $is, array $should, float $within): void
+{
+    foreach ($should as $i => $one) {
+        expect(abs($is[$i] - $one))->toBeLessThan($within * max(1.0, abs($one)), "number {$i}");
+    }
+}
+
+it('tells of each coefficient what R 4.2.2 finds by uniroot, solve, pt and qt', function (array $moderators, array $rows, float $explained) {
+    [$studies] = latitudes();
+    $of = Regression::of($studies, $moderators);
+    foreach ($of->rows() as $i => $one) {
+        expect($one->name)->toBe($of->names[$i])->and($one->estimate)->toBe($of->coefficients[$i]);
+        agree([$one->estimate, $one->se, $one->t, $one->p, $one->interval->low, $one->interval->high], $rows[$i], 2e-8);
+    }
+    expect($of->rows())->toHaveCount(count($rows))->and(abs($of->explained - $explained))->toBeLessThan(1e-5);
+})->with([
+    'one' => [
+        fn () => ['latitude' => latitudes()[1]],
+        [
+            [0.25146821000737, 0.28392528374338, 0.8856844543463, 0.39473707244657, -0.37344712608661, 0.87638354610136],
+            [-0.02910172501165, 0.00820141741104, -3.54837750027063, 0.00456505154154, -0.04715292302506, -0.01105052699824],
+        ],
+        75.6266218116,
+    ],
+    'two' => [
+        fn () => [
+            'latitude' => latitudes()[1],
+            'year' => [-18.0, -17.0, -6.0, 11.0, 7.0, -13.0, 7.0, 14.0, 2.0, -5.0, 8.0, 3.0, 10.0],
+        ],
+        [
+            [0.20475353985635, 0.4054481147208, 0.50500552949258, 0.62449747504241, -0.69864115701766, 1.10814823673036],
+            [-0.02801132944422, 0.01134567752066, -2.46889878486393, 0.0331673351465, -0.05329107433011, -0.00273158455833],
+            [0.00190748044749, 0.01627880487365, 0.1171757056059, 0.90904082612975, -0.03436395715538, 0.03817891805036],
+        ],
+        64.6330147354,
+    ],
+]);
+
+it('tests nothing where an error is nought, and explains nothing where nothing varies', function () {
+    [$studies, $latitudes] = latitudes();
+    $flat = array_map(fn (Study $one): Study => new Study($one->name, 0.0, 1.0), $studies);
+    $of = Regression::of($flat, ['latitude' => $latitudes]);
+    expect($of->explained)->toBeNull()->and($of->tau2)->toBe(0.0)->and($of->q)->toBe(0.0)->and($of->pOfRest())->toBe(1.0);
+    foreach ($of->rows() as $row) {
+        expect([$row->se, $row->t, $row->p, $row->interval->low, $row->interval->high])->toEqual([0.0, null, null, 0.0, 0.0]);
+    }
+});
+
+it('names its coefficients in words, and lies where they say, moderators named or not', function () {
+    [$studies, $latitudes] = latitudes();
+    $of = Regression::of($studies, ['2019' => $latitudes]);
+    expect($of->names)->toBe(['intercept', '2019'])
+        ->and($of->at(...['latitude' => 30.0]))->toBe($of->at(30.0))
+        ->and($of->at(0.0))->toBe($of->coefficients[0]);
+});
+
+it('needs one study more than it has coefficients', function (int $studies, bool $isEnough) {
+    [$all, $latitudes] = latitudes();
+    $of = Regression::of(array_slice($all, 0, $studies), ['latitude' => array_slice($latitudes, 0, $studies)]);
+    expect($of !== null)->toBe($isEnough)->and($of?->df)->toBe($isEnough ? $studies - 2 : null);
+})->with([[0, false], [2, false], [3, true], [4, true]]);
