@@ -47,6 +47,9 @@ it('tells the spread of a change', function (array $given, ?float $sd) {
     expect(six(Change::sd(...$given)))->toBe($sd);
 })->with([
     [[2, 3, 0.5], 2.645751],
+    'below one' => [[0.5, 0.4, 0.5], 0.458258],
+    'a little below none' => [[-0.5, 3, 0.5], null],
+    'the other a little below none' => [[2, -0.5, 0.5], null],
     'together wholly' => [[2, 3, 1], 1.0],
     'against each other wholly' => [[2, 3, -1], 5.0],
     'none before' => [[0, 3, 0.5], 3.0],
@@ -65,6 +68,8 @@ it('tells how before and after go together', function (array $given, ?float $r) 
     expect(six(Change::correlation(...$given)))->toBe($r);
 })->with([
     [[2, 3, sqrt(7)], 0.5],
+    'below one' => [[0.5, 0.4, sqrt(0.21)], 0.5],
+    'of other spreads' => [[3, 4, sqrt(13)], 0.5],
     'wholly' => [[2, 3, 1], 1.0],
     'against each other wholly' => [[2, 3, 5], -1.0],
     'no change of two that are alike' => [[2, 2, 0], 1.0],
@@ -161,4 +166,25 @@ it('tells the spread of a group from the error of its mean, or its interval', fu
     [fn () => Spread::positive(INF), null],
     [fn () => Spread::positive(NAN), null],
     [fn () => Spread::positive(1e-9), 0.0],
+]);
+
+it('tells the spread of one group where there are people and a level', function (?float $is, ?float $sd) {
+    expect(six($is))->toBe($sd);
+})->with([
+    // 1.959964 and 12.706205 are the quantiles of the normal distribution and of t with one degree of freedom at 0.975
+    'one person, by the normal distribution' => [fn () => Spread::fromInterval(1, 0, 2, 0.95, false), round(1 / 1.959964, 6)],
+    'two, by t' => [fn () => Spread::fromInterval(2, 0, 2, 0.95, true), round(sqrt(2) / 12.706205, 6)],
+    'one, by t' => [fn () => Spread::fromInterval(1, 0, 2, 0.95, true), null],
+    'nobody' => [fn () => Spread::fromInterval(0, 0, 2, 0.95, false), null],
+    'half a person' => [fn () => Spread::fromInterval(0.5, 0, 2, 0.95, false), round(sqrt(0.5) / 1.959964, 6)],
+    'no level' => [fn () => Spread::fromInterval(9, 0, 2, 0.0, false), null],
+    'all of it' => [fn () => Spread::fromInterval(9, 0, 2, 1.0, false), null],
+    'one bound' => [fn () => Spread::fromInterval(9, null, 2, 0.95, false), null],
+    'the other bound' => [fn () => Spread::fromInterval(9, 0, null, 0.95, false), null],
+    'no number of people' => [fn () => Spread::fromInterval(null, 0, 2, 0.95, false), null],
+    'no width' => [fn () => Spread::fromInterval(9, 2, 2, 0.95, false), null],
+    'an error of half a person' => [fn () => Spread::fromStandardError(0.25, 2), 1.0],
+    'an error of nobody' => [fn () => Spread::fromStandardError(0, 2), null],
+    'an error of nobody knows how many' => [fn () => Spread::fromStandardError(null, 2), null],
+    'no error' => [fn () => Spread::fromStandardError(9, null), null],
 ]);
