@@ -39,6 +39,7 @@ it('inverts by hand', function (array $matrix, ?array $inverse) {
     [[[1.0, 2.0], [3.0, 4.0]], [[-2.0, 1.0], [1.5, -0.5]]],
     'a nought where one begins' => [[[0.0, 1.0], [1.0, 0.0]], [[0.0, 1.0], [1.0, 0.0]]],
     'rows of very different size' => [[[0.001, 0.0], [0.0, 1000.0]], [[1000.0, 0.0], [0.0, 0.001]]],
+    'below nought' => [[[-4.0, 0.0], [0.0, -0.5]], [[-0.25, 0.0], [0.0, -2.0]]],
 ]);
 
 it('knows no inverse where rows say the same', function (array $matrix) {
@@ -48,6 +49,7 @@ it('knows no inverse where rows say the same', function (array $matrix) {
     [[[1.0, 2.0], [2.0, 4.0]]],
     [[[1.0, 2.0, 3.0], [4.0, 5.0, 6.0], [5.0, 7.0, 9.0]]],
     'nearly the same' => [[[1.0, 2.0], [1.0, 2.0 + 1e-12]]],
+    'nearly the same, below nought' => [[[-1.0, -2.0], [-1.0, -2.0 - 1e-12]]],
     'a row of noughts' => [[[1.0, 2.0], [0.0, 0.0]]],
 ]);
 
@@ -57,4 +59,11 @@ it('crosses rows with their weights, each pair once and alike on both sides', fu
         ->and(Matrix::crossed($rows, [0.0, 0.0, 0.0]))->toBe([[0.0, 0.0], [0.0, 0.0]])
         ->and(Matrix::times([[1.0, 2.0], [3.0, -4.0]], [5.0, 6.0]))->toBe([17.0, -9.0])
         ->and(Matrix::dot([], []))->toBe(0.0);
+});
+
+it('measures what is left of a row by that row, also where rows change places', function () {
+    $inverse = Matrix::inverse([[1e-12, 0.0], [1.0, 1.0]]);
+    expect($inverse[0][0] / 1e12)->toEqualWithDelta(1.0, 1e-9)
+        ->and($inverse[1][0] / 1e12)->toEqualWithDelta(-1.0, 1e-9)
+        ->and($inverse[1][1])->toEqualWithDelta(1.0, 1e-9);
 });

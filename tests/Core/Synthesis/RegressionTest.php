@@ -153,3 +153,9 @@ it('needs one study more than it has coefficients', function (int $studies, bool
     $of = Regression::of(array_slice($all, 0, $studies), ['latitude' => array_slice($latitudes, 0, $studies)]);
     expect($of !== null)->toBe($isEnough)->and($of?->df)->toBe($isEnough ? $studies - 2 : null);
 })->with([[0, false], [2, false], [3, true], [4, true]]);
+
+it('explains nothing, and not less, by a moderator that has nothing to do with it', function () {
+    [$studies] = latitudes();
+    $of = Regression::of($studies, ['turn' => [1.0, 1, 0, 0, 1, 1, 1, 1, 1, 0, 0, 1, 0]]);
+    expect($of->explained)->toBe(0.0)->and($of->tau2)->toBeGreaterThan(0.33);
+});
