@@ -49,3 +49,59 @@ it('is the same turned over', function () {
         }
     }
 });
+
+/** How many ways there are to choose some of so many. */
+function ways(int $of, int $some): int
+{
+    $ways = 1;
+    for ($i = 1; $i <= $some; $i++) {
+        $ways = intdiv($ways * ($of - $some + $i), $i);
+    }
+
+    return $some < 0 || $some > $of ? 0 : $ways;
+}
+
+it('finds in every small table what counting all tables with its margins finds', function () {
+    foreach (range(0, 6) as $a) {
+        foreach (range(0, 6) as $b) {
+            foreach (range(0, 6) as $c) {
+                foreach ([0, 1, 4, 9] as $d) {
+                    [$row, $column, $n] = [$a + $b, $a + $c, $a + $b + $c + $d];
+                    $all = array_map(fn (int $x): int => ways($row, $x) * ways($n - $row, $column - $x), range(0, $row));
+                    $as = array_filter($all, fn (int $one): bool => $one <= $all[$a]);
+                    $is = Fisher::twoSided($a, $b, $c, $d);
+                    $n === 0
+                        ? expect($is)->toBeNull()
+                        : expect(abs($is - array_sum($as) / array_sum($all)))->toBeLessThan(1e-12, "{$a} {$b} {$c} {$d}");
+                }
+            }
+        }
+    }
+});
+
+it('keeps its digits where chances are tiny, and numbers are large', function (array $cells, float $p) {
+    expect(abs(Fisher::twoSided(...$cells) / $p - 1))->toBeLessThan(1e-9);
+})->with([
+    // by R 4.2.2's fisher.test
+    [[300.0, 20.0, 15.0, 280.0], 5.13076485603442e-128],
+    [[1000.0, 900.0, 950.0, 1000.0], 0.0156250483801073],
+    [[40.0, 0.0, 0.0, 40.0], 1.86034036560363e-23],
+]);
+
+it('gives shares of rows and columns, and none of what is empty', function () {
+    $of = json_decode(json_encode(Crosstab::ofCounts(['r1' => ['c1' => 3.0, 'c2' => 1.0, 'c3' => 0.0], 'r2' => ['c1' => 1.0, 'c2' => 0.0, 'c3' => 0.0], 'r3' => ['c1' => 0.0, 'c2' => 0.0, 'c3' => 0.0]])->toArray()), true);
+    expect($of['n'])->toEqual(5)
+        ->and($of['row_totals'])->toEqual(['r1' => 4, 'r2' => 1, 'r3' => 0])
+        ->and($of['col_totals'])->toEqual(['c1' => 4, 'c2' => 1, 'c3' => 0])
+        ->and($of['row_pct']['r1'])->toEqual(['c1' => 75, 'c2' => 25, 'c3' => 0])
+        ->and($of['row_pct']['r2'])->toEqual(['c1' => 100, 'c2' => 0, 'c3' => 0])
+        ->and($of['row_pct']['r3'])->toEqual(['c1' => null, 'c2' => null, 'c3' => null])
+        ->and($of['col_pct']['r1'])->toEqual(['c1' => 75, 'c2' => 100, 'c3' => null]);
+});
+
+it('has rows and columns in their order, whichever comes first', function () {
+    $of = crosstab([['b', 'y'], ['a', 'z'], ['a', 'x'], ['', 'x'], ['a', '']]);
+    expect(array_keys($of['counts']))->toBe(['a', 'b'])
+        ->and(array_keys($of['counts']['a']))->toBe(['x', 'y', 'z'])
+        ->and($of['missing'])->toBe(2)->and($of['n'])->toEqual(3);
+});
