@@ -9,7 +9,8 @@ use App\Models\Review;
 use App\Models\Task;
 
 /**
- * The life of a task: begun, taken in hand, laid down, ended. Whoever is killed while it is in hand has died at that place.
+ * The life of a task: begun, taken in hand, laid down, ended. Whoever is killed while it is in hand has died at that
+ * place.
  */
 final class TaskRun
 {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Archive;
 
 use App\Actions\Shared\WriteLog;
+use App\Database\ArchivedTable;
 use App\Database\ArchivedTables;
 use App\Files\Out\ArchivedRows;
 use App\Files\Out\ArchiveSchemas;
@@ -67,18 +68,22 @@ final readonly class WriteArchive
             $told($n + 1, count($tables) + 2);
         }
         $writer->add('data/people.jsonl', ArchivedRows::people($review->id), isRows: true);
-        $this->described($writer, $review, $by ?? User::query()->findOrFail($review->created_by));
+        $this->described($writer, $review, $by ?? User::query()->findOrFail($review->created_by), $tables);
         $this->files($writer, $review, $hasFullTexts);
         $told(count($tables) + 1, count($tables) + 2);
     }
 
-    /** In open formats, and what the tables are. */
-    private function described(ArchiveWriter $writer, Review $review, User $for): void
+    /**
+     * In open formats, and what the tables are.
+     *
+     * @param  list<ArchivedTable>  $tables
+     */
+    private function described(ArchiveWriter $writer, Review $review, User $for, array $tables): void
     {
         foreach ($this->open->of($review, $for) as $name => $pieces) {
             $writer->add("open/{$name}", $pieces);
         }
-        foreach (ArchiveSchemas::of(ArchivedTables::all()) as $name => $schema) {
+        foreach (ArchiveSchemas::of($tables) as $name => $schema) {
             $writer->add("schemas/{$name}.schema.json", [$schema]);
         }
     }
@@ -115,7 +120,8 @@ final readonly class WriteArchive
     /** @return list<string> */
     private static function delivered(Review $review): array
     {
-        $hashes = DB::table('deliveries')->where('review_id', $review->id)->whereNotNull('file_hash')->pluck('file_hash');
+        $deliveries = DB::table('deliveries')->where('review_id', $review->id);
+        $hashes = $deliveries->whereNotNull('file_hash')->pluck('file_hash');
 
         return array_values($hashes->map(fn (mixed $hash): string => "deliveries/{$hash}")->all());
     }

@@ -12,6 +12,7 @@ use App\Models\Item;
 use App\Models\Publication;
 use App\Models\Record;
 use App\Models\User;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 
 /** Takes a record out of its publication and gives it one of its own; it is not joined again by itself. */
@@ -71,7 +72,7 @@ final readonly class SeparateRecord
             }
             $own = Publication::query()->lockForUpdate()->findOrFail($record->publication_id);
             $items = Item::query()->where('review_id', $record->review_id)->where('publication_id', $own->id);
-            self::refuseWorkedOn($own, array_values($items->pluck('id')->all()));
+            self::refuseWorkedOn($own, $items);
             $record->update(['publication_id' => $from->id, 'separated_at' => null]);
             $beside = array_values($from->records()->pluck('id')->all());
             $this->rulings->forget($record->review_id, [$record->id], $beside);
@@ -86,10 +87,12 @@ final readonly class SeparateRecord
         });
     }
 
-    /** @param  list<string>  $items */
-    private static function refuseWorkedOn(Publication $own, array $items): void
+    /** @param  Builder<Item>  $items */
+    private static function refuseWorkedOn(Publication $own, Builder $items): void
     {
-        $decisions = DB::table('decisions')->where('review_id', $own->review_id)->whereIn('item_id', $items);
+        $decisions = DB::table('decisions')
+            ->where('review_id', $own->review_id)
+            ->whereIn('item_id', $items->clone()->select('id'));
         if ($own->records()->count() > 1 || $decisions->exists()) {
             throw new Refused('The separated publication has been worked on since. Its decisions would be lost.');
         }

@@ -77,8 +77,13 @@ final readonly class SettleItem
     }
 
     /** In the place of what this person had proposed. */
-    private static function proposal(User $by, Item $item, Verdict $verdict, ?Criterion $criterion, string $note): Proposal
-    {
+    private static function proposal(
+        User $by,
+        Item $item,
+        Verdict $verdict,
+        ?Criterion $criterion,
+        string $note,
+    ): Proposal {
         self::proposals($item)->where('user_id', $by->id)->update(['superseded_at' => now()]);
 
         return Proposal::query()->create([

@@ -33,8 +33,9 @@ final class DeliverFile extends DeliverySlice
 
             return;
         }
-        $finished === false && $files->keep($delivery->refresh(), $records);
-        $this->after($delivery->refresh(), $finished);
+        $delivery->refresh();
+        $finished === false && $files->keep($delivery, $records);
+        $this->after($delivery, $finished);
         Plans::knowTables();
     }
 

@@ -31,7 +31,9 @@ final class LeadController extends Controller
         $study = $paper === '' ? null : $review->publications()->findOrFail($paper);
         $pass = LeadPass::tryFrom(Input::text($request, 'pass')) ?? LeadPass::Deep;
         $task = $start->execute($this->me($request), $review, $code, $pass, $study);
-        $to = $study === null ? redirect()->route('coding', $review) : redirect()->route('coding.show', [$review, $study]);
+        $to = $study === null
+            ? redirect()->route('coding', $review)
+            : redirect()->route('coding.show', [$review, $study]);
 
         return $to->with('notice', "{$task->title}. What is found waits beside the items.");
     }

@@ -123,7 +123,8 @@ final class FullTextController extends Controller
      */
     private static function offered(Review $review, array $files): Collection
     {
-        $ids = array_merge([], ...array_map(fn (FullText $file): array => array_column($file->offers, 'publication'), $files));
+        $offered = fn (FullText $file): array => array_column($file->offers, 'publication');
+        $ids = array_merge([], ...array_map($offered, $files));
 
         return Publication::query()
             ->where('review_id', $review->id)
