@@ -6,6 +6,7 @@ namespace App\Access;
 
 use App\Http\Input;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Cache\RateLimiting\Unlimited;
 use Illuminate\Http\Request;
 use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\RateLimiter;
@@ -95,7 +96,11 @@ final class RequestLimits
     private static function limit(string $name, \Closure $limit): void
     {
         RateLimiter::for($name, function (Request $request) use ($name, $limit): array {
-            $all = Arr::wrap($limit($request));
+            // what has no limit is not counted either: each count is five questions to the database
+            $all = array_filter(
+                Arr::wrap($limit($request)),
+                fn (Limit $one): bool => ! $one instanceof Unlimited,
+            );
             foreach ($all as $i => $one) {
                 // a count of its own, whatever else is counted for the same person
                 $one->by("{$name} {$i} {$one->key}");

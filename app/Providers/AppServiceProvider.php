@@ -10,6 +10,7 @@ use App\Access\RequestLimits;
 use App\Actions\Searches\BeginDueRounds;
 use App\Database\Grants;
 use App\Files\In\UnfinishedFiles;
+use App\Http\Addresses;
 use App\Models\AccessToken;
 use App\Models\Review;
 use App\Models\User;
@@ -44,6 +45,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         Sanctum::usePersonalAccessTokenModel(AccessToken::class);
+        $this->app->singleton('url', Addresses::of(...));
         $this->app->singleton(UnfinishedFiles::class);
         $this->app->bind(LeadFinder::class, fn (): LeadFinder => self::leads((array) config('heron.leads')));
         $this->app->bind(

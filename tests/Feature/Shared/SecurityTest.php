@@ -379,3 +379,11 @@ it('keeps nobody out when its log cannot be written', function () {
     $this->post('/sign-in', ['email' => 'anna@heron.example', 'password' => 'a long password'])->assertRedirect('/');
     $this->assertAuthenticated();
 });
+
+it('counts who asks by a query, and nobody who only looks', function () {
+    $world = new World();
+    $library = route('library', $world->review);
+
+    $this->actingAs($world->people['anna'])->get($library)->assertOk()->assertHeaderMissing('X-RateLimit-Limit');
+    $this->get("{$library}?q=lamps")->assertHeader('X-RateLimit-Limit', '120')->assertHeader('X-RateLimit-Remaining', '119');
+});
