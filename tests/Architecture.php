@@ -142,6 +142,39 @@ test('lines can be read at once', function (string $room, string $ending, int $w
     'the scripts of pages' => ['resources/js', '.js', 120, 2.0],
 ]);
 
+test('functions are found as a file writes them', function () {
+    $code = <<<'PHP'
+        <?php
+        interface Told { public function only(int $one): void; }
+        final class Of implements Told {
+            public function only(int $one): void
+            {
+                $inner = function (): string { return "{$one}"; };
+            }
+            abstract function none();
+            function last() {}
+        }
+        PHP;
+
+    expect(Tests\FunctionsIn::code($code))->toBe([
+        "function only(int \$one): void\n{\n\$inner = function (): string { return \"{\$one}\"; };\n}",
+        'function last() {}',
+    ]);
+});
+
+test('functions fit a glance', function (string $room) {
+    $lengths = $tall = [];
+    foreach (filesOf($room, '.php') as $path) {
+        foreach (Tests\FunctionsIn::file($path) as $function) {
+            $lengths[] = strlen($function) - substr_count($function, "\n");
+            $tall[] = substr_count($function, "\n") >= 25;
+        }
+    }
+    sort($lengths);
+    expect(count(array_filter($tall)) / count($tall))->toBeLessThan(0.05)
+        ->and($lengths[(int) (0.9 * count($lengths))])->toBeLessThan(680);
+})->with(['core', 'app']);
+
 /** @return Generator<int, string> */
 function filesOf(string $room, string $ending): Generator
 {
