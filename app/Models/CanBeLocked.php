@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Closure;
+use Illuminate\Support\Facades\DB;
+
 /** A row that others wait for until the transaction at hand is over. */
 trait CanBeLocked
 {
@@ -21,5 +24,22 @@ trait CanBeLocked
     public function lock(): void
     {
         $this->setKeysForSelectQuery($this->newQuery())->lockForUpdate()->first();
+    }
+
+    /**
+     * Does something in one transaction while others wait.
+     *
+     * @template T
+     *
+     * @param  Closure(): T  $do
+     * @return T
+     */
+    public function whileLocked(Closure $do): mixed
+    {
+        return DB::transaction(function () use ($do): mixed {
+            $this->lock();
+
+            return $do();
+        });
     }
 }

@@ -36,8 +36,7 @@ final readonly class GiveToken
      */
     public function execute(User $by, Review $review, string $name, array $abilities, CarbonInterface $expires): string
     {
-        return DB::transaction(function () use ($by, $review, $name, $abilities, $expires): string {
-            $by->lock();
+        return $by->whileLocked(function () use ($by, $review, $name, $abilities, $expires): string {
             $has = AccessToken::query()->where('review_id', $review->id)->where('tokenable_id', $by->id)->count();
             if ($has >= self::MOST) {
                 throw new Refused('No more than '.self::MOST.' tokens of one person in a review. Take one back first.');

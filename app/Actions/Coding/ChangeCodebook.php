@@ -25,8 +25,7 @@ final readonly class ChangeCodebook
 
     public function add(User $by, Review $review, Entry $entry): CodebookItem
     {
-        return DB::transaction(function () use ($by, $review, $entry): CodebookItem {
-            $review->lock();
+        return $review->whileLocked(function () use ($by, $review, $entry): CodebookItem {
             $code = CodebookItem::query()->create([
                 ...self::values($review, $entry, null),
                 'review_id' => $review->id,
@@ -81,8 +80,7 @@ final readonly class ChangeCodebook
         array $becomes = [],
         Shown $shown = new Shown(),
     ): void {
-        DB::transaction(function () use ($by, $review, $code, $entry, $becomes, $shown): void {
-            $review->lock();
+        $review->whileLocked(function () use ($by, $review, $code, $entry, $becomes, $shown): void {
             $shown->orOvertaken($code->refresh(), $by, $code, 'code.changed', "changed “{$code->label}”");
             $answers = self::answers($review, $code);
             $this->refuseToLose($review, $code, $entry, $answers->count(), $becomes);
@@ -122,8 +120,7 @@ final readonly class ChangeCodebook
     /** One place up, before the item that stood there. */
     public function moveUp(User $by, Review $review, CodebookItem $code): void
     {
-        DB::transaction(function () use ($by, $review, $code): void {
-            $review->lock();
+        $review->whileLocked(function () use ($by, $review, $code): void {
             $above = CodebookItem::query()
                 ->where('review_id', $review->id)
                 ->whereNull('retired_at')

@@ -45,8 +45,7 @@ final readonly class ChangeSubset
     /** Takes over what the rule would change of the list. */
     public function followOnce(User $by, Review $review): void
     {
-        DB::transaction(function () use ($by, $review): void {
-            $review->lock();
+        $review->whileLocked(function () use ($by, $review): void {
             $changes = DepthSubset::of($review)->changes();
             $this->list($by, $review, $changes->join, Subset::RULE);
             $this->rows($review)->whereIn('publication_id', $changes->leave)->delete();

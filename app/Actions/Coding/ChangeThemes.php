@@ -10,7 +10,6 @@ use App\Models\Passage;
 use App\Models\Review;
 use App\Models\Theme;
 use App\Models\User;
-use Closure;
 use Illuminate\Support\Facades\DB;
 
 /** The tree of themes: grown by names, and put in order. What stands under a theme goes with it and is never lost. */
@@ -27,7 +26,7 @@ final readonly class ChangeThemes
      */
     public function at(User $by, Review $review, array $path): Theme
     {
-        return $this->inReview($review, function () use ($by, $review, $path): Theme {
+        return $review->whileLocked(function () use ($by, $review, $path): Theme {
             $theme = null;
             foreach ($path as $name) {
                 $theme = $this->child($by, $review, $theme, $name);
@@ -39,7 +38,7 @@ final readonly class ChangeThemes
 
     public function rename(User $by, Review $review, Theme $theme, string $name): void
     {
-        $this->inReview($review, function () use ($by, $review, $theme, $name): void {
+        $review->whileLocked(function () use ($by, $review, $theme, $name): void {
             self::refuseTwice($review, $theme->parent_id, $name, $theme);
             $before = $theme->name;
             $theme->update(['name' => $name]);
@@ -50,7 +49,7 @@ final readonly class ChangeThemes
     /** @throws Refused If that one is below it. */
     public function move(User $by, Review $review, Theme $theme, ?Theme $under): void
     {
-        $this->inReview($review, function () use ($by, $review, $theme, $under): void {
+        $review->whileLocked(function () use ($by, $review, $theme, $under): void {
             if ($under !== null && in_array($under->id, self::below($review, $theme), true)) {
                 throw new Refused("“{$under->name}” stands below “{$theme->name}”, so it cannot hold it.");
             }
@@ -64,7 +63,7 @@ final readonly class ChangeThemes
     /** Its passages and what is below it go over; the theme is gone. */
     public function merge(User $by, Review $review, Theme $theme, Theme $into): void
     {
-        $this->inReview($review, function () use ($by, $review, $theme, $into): void {
+        $review->whileLocked(function () use ($by, $review, $theme, $into): void {
             if (in_array($into->id, self::below($review, $theme), true)) {
                 throw new Refused("“{$into->name}” stands below “{$theme->name}”. Merge the other way round.");
             }
@@ -100,7 +99,7 @@ final readonly class ChangeThemes
      */
     public function split(User $by, Review $review, Theme $theme, array $passages, string $name): Theme
     {
-        return $this->inReview($review, function () use ($by, $review, $theme, $passages, $name): Theme {
+        return $review->whileLocked(function () use ($by, $review, $theme, $passages, $name): Theme {
             $moved = self::under($theme, $passages);
             if ($moved === []) {
                 throw new Refused('Tick the passages that go under the new name.');
@@ -176,20 +175,5 @@ final readonly class ChangeThemes
             ),
             'id',
         );
-    }
-
-    /**
-     * @template T
-     *
-     * @param  Closure(): T  $do
-     * @return T
-     */
-    private function inReview(Review $review, Closure $do): mixed
-    {
-        return DB::transaction(function () use ($review, $do): mixed {
-            $review->lock();
-
-            return $do();
-        });
     }
 }

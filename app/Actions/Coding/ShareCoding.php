@@ -32,8 +32,7 @@ final readonly class ShareCoding
      */
     public function give(User $by, Review $review, array $weights, int $seed, int $expected): void
     {
-        DB::transaction(function () use ($by, $review, $weights, $seed, $expected): void {
-            $review->lock();
+        $review->whileLocked(function () use ($by, $review, $weights, $seed, $expected): void {
             $draft = CodingShareDraft::of($review, $weights, $seed);
             if ($draft->plan === null) {
                 throw new Refused($draft->problem);
@@ -54,8 +53,7 @@ final readonly class ShareCoding
      */
     public function handOn(User $by, Review $review, User $from, array $to): int
     {
-        return DB::transaction(function () use ($by, $review, $from, $to): int {
-            $review->lock();
+        return $review->whileLocked(function () use ($by, $review, $from, $to): int {
             $coders = CodingShares::coders($review)->whereIn('id', array_values(array_diff($to, [$from->id])));
             $open = $this->open($review, $from);
             if ($coders->isEmpty() || $open === []) {
@@ -79,8 +77,7 @@ final readonly class ShareCoding
     /** @return int how many studies nobody has now, or one less has */
     public function takeBack(User $by, Review $review, User $from): int
     {
-        return DB::transaction(function () use ($by, $review, $from): int {
-            $review->lock();
+        return $review->whileLocked(function () use ($by, $review, $from): int {
             $open = $this->open($review, $from);
             $this->remove($review, $from, $open);
             ($this->log)(

@@ -14,7 +14,6 @@ use App\Models\Task;
 use App\Models\User;
 use App\Queries\Coding\CodedReports;
 use App\Tasks\TaskRun;
-use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\Lead\LeadPass;
 
 /** Has the included papers read for answers to the codebook, in the background. */
@@ -37,8 +36,7 @@ final readonly class StartLeads
         LeadPass $pass = LeadPass::Deep,
         ?Publication $study = null,
     ): Task {
-        return DB::transaction(function () use ($by, $review, $code, $pass, $study): Task {
-            $review->lock();
+        return $review->whileLocked(function () use ($by, $review, $code, $pass, $study): Task {
             $included = self::papers($review, $study);
             $task = TaskRun::queue(
                 $review,

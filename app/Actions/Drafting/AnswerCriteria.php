@@ -30,8 +30,7 @@ final readonly class AnswerCriteria
 
     public function propose(Draft $draft, Families $families): void
     {
-        DB::transaction(function () use ($draft, $families): void {
-            $draft->lock();
+        $draft->whileLocked(function () use ($draft, $families): void {
             if ($draft->criteria()->exists()) {
                 return;
             }

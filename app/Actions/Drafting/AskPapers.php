@@ -31,8 +31,7 @@ final readonly class AskPapers
 
     public function propose(Draft $draft, Families $families): void
     {
-        DB::transaction(function () use ($draft, $families): void {
-            $draft->lock();
+        $draft->whileLocked(function () use ($draft, $families): void {
             if ($draft->items()->whereNull('changed_by')->exists()) {
                 return;
             }

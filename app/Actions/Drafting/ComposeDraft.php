@@ -26,8 +26,7 @@ final readonly class ComposeDraft
     {
         $sections = (new Composition((new DraftStanding($draft, $this->sources))->facts()))->sections();
 
-        return DB::transaction(function () use ($draft, $sections): array {
-            $draft->lock();
+        return $draft->whileLocked(function () use ($draft, $sections): array {
             $before = $draft->rows('draft_sections')->pluck('body', 'key');
             $changed = $rows = [];
             foreach ($sections as $i => $section) {

@@ -9,7 +9,6 @@ use App\Actions\Shared\WriteLog;
 use App\Models\Draft;
 use App\Models\Scouting;
 use App\Models\User;
-use Illuminate\Support\Facades\DB;
 
 /** Begins the draft of a review from what a plain question brought. While papers still come, it waits for them. */
 final readonly class StartDraft
@@ -29,8 +28,7 @@ final readonly class StartDraft
 
     public function execute(User $by, Scouting $scouting, int $depth, int $inFull): Draft
     {
-        return DB::transaction(function () use ($by, $scouting, $depth, $inFull): Draft {
-            $scouting->lock();
+        return $scouting->whileLocked(function () use ($by, $scouting, $depth, $inFull): Draft {
             $there = Draft::query()->where('review_id', $scouting->review_id)->where('scouting_id', $scouting->id)->first();
             if ($there !== null) {
                 return $there;

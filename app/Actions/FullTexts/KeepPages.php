@@ -26,8 +26,7 @@ final class KeepPages
 
     public function execute(FullText $copy): void
     {
-        DB::transaction(function () use ($copy): void {
-            $copy->lock();
+        $copy->whileLocked(function () use ($copy): void {
             DB::table('paper_pages')->where('review_id', $copy->review_id)->where('full_text_id', $copy->id)->delete();
             try {
                 $paper = Paper::ofPages($this->keeping($copy, PdfPaper::pages(StoredCopy::path($copy->path()))));

@@ -12,7 +12,6 @@ use App\Models\Review;
 use App\Models\User;
 use App\Tasks\TaskRun;
 use App\Tasks\TaskState;
-use Illuminate\Support\Facades\DB;
 
 /** Hands the comparison of a review's records to the queue. It changes nothing until a person joins what it found. */
 final readonly class StartMatching
@@ -24,8 +23,7 @@ final readonly class StartMatching
     /** @throws Refused If one is under way. */
     public function execute(User $by, Review $review): Matching
     {
-        return DB::transaction(function () use ($by, $review): Matching {
-            $review->lock();
+        return $review->whileLocked(function () use ($by, $review): Matching {
             if ($review->matchings()->whereIn('state', TaskState::underWay())->exists()) {
                 throw new Refused('The records are being compared already.');
             }

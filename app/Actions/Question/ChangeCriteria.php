@@ -21,8 +21,7 @@ final readonly class ChangeCriteria
 
     public function add(User $by, Review $review, string $question, string $reason): Criterion
     {
-        return DB::transaction(function () use ($by, $review, $question, $reason): Criterion {
-            $review->lock();
+        return $review->whileLocked(function () use ($by, $review, $question, $reason): Criterion {
             $criterion = $review
                 ->criteria()
                 ->create([

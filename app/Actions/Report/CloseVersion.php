@@ -23,8 +23,7 @@ final readonly class CloseVersion
     /** @throws Refused If nothing is included. */
     public function execute(User $by, Review $review, string $name): ReviewVersion
     {
-        return DB::transaction(function () use ($by, $review, $name): ReviewVersion {
-            $review->lock();
+        return $review->whileLocked(function () use ($by, $review, $name): ReviewVersion {
             $included = Studies::includedReports($review);
             if ($included === []) {
                 throw new Refused('Nothing is included yet, so there is no version to hold fast.');

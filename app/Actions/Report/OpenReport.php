@@ -30,8 +30,7 @@ final readonly class OpenReport
         $base = ReportReader::make($document);
         $read = ReportReader::read($base, []);
 
-        return DB::transaction(function () use ($by, $review, $base, $read): Report {
-            $review->lock();
+        return $review->whileLocked(function () use ($by, $review, $base, $read): Report {
             $there = Report::of($review)->first();
             if ($there !== null) {
                 return $there;

@@ -31,8 +31,7 @@ final readonly class AskFurther
      */
     public function ask(User $by, Scouting $scouting, string $label, ?CodebookItem $code, ?array $only = null): FurtherQuestion
     {
-        return DB::transaction(function () use ($by, $scouting, $label, $code, $only): FurtherQuestion {
-            $scouting->lock();
+        return $scouting->whileLocked(function () use ($by, $scouting, $label, $code, $only): FurtherQuestion {
             $asked = $scouting->furtherQuestions()->get();
             if ($asked->contains(fn (FurtherQuestion $one): bool => mb_strtolower($one->label) === mb_strtolower($label))) {
                 throw new Refused('This was asked already.');

@@ -34,8 +34,7 @@ final readonly class ChangeStage
     /** @param  array<string, mixed>  $rules  keys of Stage::RULES */
     public function add(User $by, Review $review, string $name, StagePurpose $purpose, array $rules): Stage
     {
-        return DB::transaction(function () use ($by, $review, $name, $purpose, $rules): Stage {
-            $review->lock();
+        return $review->whileLocked(function () use ($by, $review, $name, $purpose, $rules): Stage {
             if ($purpose->isOnTheLine() && $review->stages()->where('purpose', $purpose)->exists()) {
                 throw new Refused('This review has such a stage already. Change its rules instead.');
             }

@@ -12,8 +12,6 @@ use App\Models\Comparison;
 use App\Models\Review;
 use App\Models\ReviewOutcome;
 use App\Models\User;
-use Closure;
-use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Synthesis\Report\OutcomeKind;
 
 /** Outcomes, groups and comparisons, defined once for the review. */
@@ -26,7 +24,7 @@ final readonly class ChangeOutcomes
     /** @param  array<string, mixed>  $more  better, unit, scales, windows and about, as far as they are told */
     public function addOutcome(User $by, Review $review, OutcomeKind $kind, string $name, array $more = []): ReviewOutcome
     {
-        return $this->inReview($review, function () use ($by, $review, $name, $kind, $more): ReviewOutcome {
+        return $review->whileLocked(function () use ($by, $review, $name, $kind, $more): ReviewOutcome {
             $outcome = ReviewOutcome::query()->create([
                 'review_id' => $review->id,
                 'position' => 1 + (int) ReviewOutcome::query()->where('review_id', $review->id)->max('position'),
@@ -43,7 +41,7 @@ final readonly class ChangeOutcomes
     /** @param  array<string, mixed>  $values  of what may be changed: name, better, unit, scales, windows, about */
     public function changeOutcome(User $by, Review $review, ReviewOutcome $outcome, array $values, Shown $shown = new Shown()): void
     {
-        $this->inReview($review, function () use ($by, $review, $outcome, $values, $shown): void {
+        $review->whileLocked(function () use ($by, $review, $outcome, $values, $shown): void {
             $shown->orOvertaken($outcome->refresh(), $by, $outcome, 'outcome.changed', "changed “{$outcome->name}”");
             $before = $outcome->only(array_keys($values));
             $outcome->update($values);
@@ -54,7 +52,7 @@ final readonly class ChangeOutcomes
     /** What was reported of it is kept, and is pooled no longer. */
     public function retireOutcome(User $by, Review $review, ReviewOutcome $outcome): void
     {
-        $this->inReview($review, function () use ($by, $review, $outcome): void {
+        $review->whileLocked(function () use ($by, $review, $outcome): void {
             $outcome->update(['retired_at' => now()]);
             ($this->log)($review, $by, 'outcome.retired', "Retired the outcome “{$outcome->name}”; its results are kept", $outcome);
         });
@@ -63,7 +61,7 @@ final readonly class ChangeOutcomes
     /** @param  'intervention'|'comparator'  $kind */
     public function addArm(User $by, Review $review, string $name, string $kind, string $about = ''): Arm
     {
-        return $this->inReview($review, function () use ($by, $review, $name, $kind, $about): Arm {
+        return $review->whileLocked(function () use ($by, $review, $name, $kind, $about): Arm {
             $arm = Arm::query()->create([
                 'review_id' => $review->id,
                 'position' => 1 + (int) Arm::query()->where('review_id', $review->id)->max('position'),
@@ -80,7 +78,7 @@ final readonly class ChangeOutcomes
     /** @throws Refused If the two are the same, or are compared already. */
     public function compare(User $by, Review $review, Arm $intervention, Arm $comparator): Comparison
     {
-        return $this->inReview($review, function () use ($by, $review, $intervention, $comparator): Comparison {
+        return $review->whileLocked(function () use ($by, $review, $intervention, $comparator): Comparison {
             $all = Comparison::query()->where('review_id', $review->id);
             $pair = ['intervention_id' => $intervention->id, 'comparator_id' => $comparator->id];
             if ($intervention->id === $comparator->id || (clone $all)->whereNull('retired_at')->where($pair)->exists()) {
@@ -99,24 +97,9 @@ final readonly class ChangeOutcomes
 
     public function retireComparison(User $by, Review $review, Comparison $comparison): void
     {
-        $this->inReview($review, function () use ($by, $review, $comparison): void {
+        $review->whileLocked(function () use ($by, $review, $comparison): void {
             $comparison->update(['retired_at' => now()]);
             ($this->log)($review, $by, 'comparison.retired', "Compares {$comparison->words()} no longer; results are kept", $comparison);
-        });
-    }
-
-    /**
-     * @template T
-     *
-     * @param  Closure(): T  $do
-     * @return T
-     */
-    private function inReview(Review $review, Closure $do): mixed
-    {
-        return DB::transaction(function () use ($review, $do): mixed {
-            $review->lock();
-
-            return $do();
         });
     }
 }
