@@ -46,7 +46,7 @@ run_tests() {
         WEB_PORT="$(free_port "$WEB_PORT")"
         STANDINS_PORT="$(free_port "$STANDINS_PORT")"
         write_ports
-        for database in heron_test heron_test2 heron_test3 heron_upgrade "$APP_DATABASE"; do need_database "$database"; done
+        for database in heron_test heron_test2 heron_test3 heron_upgrade heron_browser_making "$APP_DATABASE"; do need_database "$database"; done
         build_corpora
         write_env
     fi
@@ -81,7 +81,7 @@ run_tests() {
         suites=("${suites[@]:1}")
     fi
     for suite in "${suites[@]}"; do
-        run_suite "$suite" || failed=1
+        if [ "$suite" = Browser ]; then run_journeys || failed=1; else run_suite "$suite" || failed=1; fi
         if [ -n "$beside" ]; then
             wait "$beside" || failed=1
             beside=""
@@ -120,8 +120,8 @@ run_filtered() {
 }
 
 # The features in three parts, each with a database and files of its own, since most of them wait for the database.
-FIRST_PART="FullTexts Shared Synthesis Team"
-SECOND_PART="Api Archive Asking Coding Deliveries Drafting Library Matching Question Scouting"
+FIRST_PART="Archive Coding FullTexts Scouting Shared Synthesis Team"
+SECOND_PART="Api Asking Deliveries Drafting Library Matching Question Searches"
 run_parts() {
     local first=() second=() third=(tests/Standins) failed=0 folder part told=() beside=()
     for folder in tests/Feature/*/; do
@@ -144,6 +144,25 @@ run_parts() {
         cat "${told[part]}"
         rm -f "${told[part]}"
     done
+    return $failed
+}
+
+# Journeys wait for pages and lines more than for the processor. Meanwhile the demo is made that most of them begin with,
+# and looked at from within; those that begin without it go first.
+run_journeys() {
+    local failed=0 told looking first=(Backup Records WebServer WholePath Together SruPeers Strategy) files=() name
+    sql -d postgres -c "DROP DATABASE IF EXISTS heron_browser_demo WITH (FORCE)"
+    told="$(mktemp)"
+    run_suite Browser tests/Browser/DemoTest.php >"$told" 2>&1 &
+    looking=$!
+    for name in "${first[@]}"; do files+=("tests/Browser/${name}Test.php"); done
+    for name in tests/Browser/*Test.php; do
+        case " ${files[*]} tests/Browser/DemoTest.php " in *" $name "*) ;; *) files+=("$name") ;; esac
+    done
+    HERON_DEMO_IS_BEING_MADE=yes run_suite Browser "${files[@]}" || failed=1
+    wait "$looking" || failed=1
+    cat "$told"
+    rm -f "$told"
     return $failed
 }
 

@@ -21,8 +21,9 @@ uses()
         'Api', 'Archive', 'Deliveries', 'Drafting', 'FullTexts', 'Library', 'Matching', 'Screening', 'Team',
     ]));
 
-// the journeys have no application of their own, but those that speak with other servers use its client
-uses(TestCase::class)->in('Browser/SruPeersTest.php');
+// the journeys have no application of their own, but those that speak with other servers use its client, and the demo is
+// looked at from within
+uses(TestCase::class)->in('Browser/SruPeersTest.php', 'Browser/DemoTest.php');
 
 uses()
     ->beforeEach(function (): void {

@@ -5,40 +5,85 @@ namespace Tests\Browser;
 /** The running copy that browser tests use, with a database of its own. */
 final class Server
 {
-    private const DATABASE = 'heron_browser';
+    public const DATABASE = 'heron_browser';
 
     /** What it is made from, each made once: the tables alone, and the demo. */
     private const EMPTY = 'heron_browser_empty';
 
     private const DEMO = 'heron_browser_demo';
 
+    /** Where the demo is made; it has its own name as soon as it is whole. */
+    private const MAKING = 'heron_browser_making';
+
+    /** What the demo is looked at in from within, while journeys go on elsewhere. */
+    public const LOOK = 'heron_browser_look';
+
+    private const PATIENCE_SECONDS = 400;
+
     /** @var array<string, true> */
     private static array $kept = [];
 
     public static function fresh(): void
     {
-        self::putBack(self::EMPTY, fn () => self::asOwner('migrate:fresh', '--force'));
+        if (isset(self::$kept[self::EMPTY])) {
+            self::copyDatabase(self::EMPTY, self::DATABASE);
+
+            return;
+        }
+        self::asOwner(['migrate:fresh', '--force'], []);
+        self::copyDatabase(self::DATABASE, self::EMPTY);
+        self::$kept[self::EMPTY] = true;
     }
 
     public static function demo(): void
     {
-        self::putBack(self::DEMO, function (): void {
-            self::fresh();
-            self::artisan('heron:demo');
-            self::psql('heron_owner', self::DATABASE, 'ANALYZE');
-        });
+        self::haveDemo();
+        self::copyDatabase(self::DEMO, self::DATABASE);
     }
 
-    private static function putBack(string $what, \Closure $make): void
+    /** A copy of the demo that no journey changes. */
+    public static function demoApart(): void
     {
-        if (isset(self::$kept[$what])) {
-            self::copyDatabase($what, self::DATABASE);
+        self::haveDemo();
+        self::copyDatabase(self::DEMO, self::LOOK);
+    }
 
-            return;
+    /** Made once, which takes most of a minute; or waited for, where somebody else makes it meanwhile. */
+    private static function haveDemo(): void
+    {
+        if (! isset(self::$kept[self::DEMO])) {
+            getenv('HERON_DEMO_IS_BEING_MADE') === 'yes' ? self::waitForDemo() : self::makeDemo();
+            self::$kept[self::DEMO] = true;
         }
-        $make();
-        self::copyDatabase(self::DATABASE, $what);
-        self::$kept[$what] = true;
+    }
+
+    private static function makeDemo(): void
+    {
+        $other = ['DB_DATABASE' => self::MAKING, 'APP_CONFIG_CACHE' => dirname(__DIR__, 2).'/var/test/cache/none.php'];
+        self::asOwner(['migrate:fresh', '--force'], $other);
+        self::console(['heron:demo'], $other);
+        // what waits would be done again after each time that the demo is put back
+        self::console(['queue:work', '--stop-when-empty', '--queue=default,files,sources,long'], $other);
+        self::psql('heron_owner', self::MAKING, 'ANALYZE');
+        self::psql(
+            'heron',
+            'postgres',
+            'DROP DATABASE IF EXISTS '.self::DEMO.' WITH (FORCE)',
+            'ALTER DATABASE '.self::MAKING.' RENAME TO '.self::DEMO,
+            'CREATE DATABASE '.self::MAKING.' OWNER heron_owner',
+        );
+    }
+
+    private static function waitForDemo(): void
+    {
+        $all = new \PDO('pgsql:host=127.0.0.1;port='.getenv('DB_PORT').';dbname=postgres', 'heron_owner');
+        $until = microtime(true) + self::PATIENCE_SECONDS;
+        while ($all->query("SELECT FROM pg_database WHERE datname = '".self::DEMO."'")->rowCount() === 0) {
+            if (microtime(true) > $until) {
+                throw new \RuntimeException('The demo that is being made beside the journeys is not there.');
+            }
+            usleep(500_000);
+        }
     }
 
     /** As files, which takes a tenth of the time of writing all rows and indexes anew; whoever is connected is sent away. */
@@ -124,9 +169,14 @@ final class Server
         self::console($arguments, []);
     }
 
-    private static function asOwner(string ...$arguments): void
+    /**
+     * @param  list<string>  $arguments
+     * @param  array<string, string>  $other
+     */
+    private static function asOwner(array $arguments, array $other): void
     {
         self::console($arguments, [
+            ...$other,
             'DB_USERNAME' => 'heron_owner',
             'DB_PASSWORD' => getenv('DB_PASSWORD'),
             'APP_CONFIG_CACHE' => dirname(__DIR__, 2).'/var/test/cache/none.php',

@@ -46,7 +46,7 @@ it('reads the words in the pictures of a scan, finds what it is a copy of, and k
     expect($file->state)->toBe('read')
         ->and($file->text)->toContain('64 nurses took part')
         ->and($file->publication?->title)->toBe('Bright lamps and slow naps on ward bbb')
-        ->and(DB::table('paper_pages')->where('full_text_id', $file->id)->pluck('number')->all())->toBe([1, 2])
+        ->and(DB::table('paper_pages')->where('full_text_id', $file->id)->orderBy('number')->pluck('number')->all())->toBe([1, 2])
         ->and(DB::table('paper_pages')->where('number', 2)->value('words'))->toContain('nurses')
         ->and(Task::query()->where('kind', 'pictures')->sole()->only('done', 'total'))->toBe(['done' => 2, 'total' => 2])
         ->and(Storage::exists("full-texts/{$file->id}.reading"))->toBeFalse();

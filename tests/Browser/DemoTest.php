@@ -1,6 +1,6 @@
 <?php
 
-namespace Tests\Feature\Shared;
+namespace Tests\Browser;
 
 use App\Models\Delivery;
 use App\Models\Review;
@@ -10,15 +10,37 @@ use App\Queries\Matching\PairingQueue;
 use App\Queries\Report\FlowQuery;
 use App\Queries\Shared\Tallies;
 use App\Queries\Shared\Waterline;
-use Database\Demo\DemoReview;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
 use Tests\Feature\Archive\AtArchive;
+use Tests\Feature\Shared\Walk;
 use Tests\Feature\Standin;
+use Symfony\Component\Process\Process;
+use Tests\TestCase;
 use WaryHeron\Core\Screening\ItemState;
+
+/*
+ * The demo as the journeys have it, which takes most of a minute to make; looked at from within, in a copy of its own.
+ */
+beforeEach(function () {
+    Server::demoApart();
+    config(['database.connections.pgsql' => [...TestCase::connectionApart(), 'database' => Server::LOOK]]);
+    DB::purge();
+    DB::beginTransaction();
+    DB::statement('SET LOCAL ROLE '.config('database.application_role'));
+    $this->files = sys_get_temp_dir().'/heron-demo-'.bin2hex(random_bytes(4));
+    (new Process(['cp', '-r', dirname(__DIR__, 2).'/var/test/storage/app/files', $this->files]))->mustRun();
+    Storage::set('local', Storage::build(['driver' => 'local', 'root' => $this->files, 'throw' => true]));
+});
+
+afterEach(function () {
+    DB::rollBack();
+    DB::purge();
+    (new Process(['rm', '-rf', $this->files]))->mustRun();
+});
 
 it('has something real to do on every screen, and is the same each time', function () {
     Standin::answers();
-    app(DemoReview::class)->make();
     $review = Review::query()->where('title', 'Bright light on night shifts')->sole();
     $tallies = Tallies::of($review);
     $rows = fn (string $table): int => DB::table($table)->where('review_id', $review->id)->count();
