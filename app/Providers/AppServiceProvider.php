@@ -18,6 +18,7 @@ use App\Notices\PostRoomTransport;
 use App\Sources\OutsideLeads;
 use App\Tasks\LostWork;
 use App\Tasks\OfTask;
+use App\Tasks\OldCache;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -69,6 +70,7 @@ final class AppServiceProvider extends ServiceProvider
         Queue::looping(function (): void {
             app(BeginDueRounds::class)->sometimes();
             app(LostWork::class)->sometimes();
+            app(OldCache::class)->sometimes();
         });
         Event::listen(JobQueued::class, LostWork::keep(...));
         URL::useOrigin((string) config('app.url'));

@@ -25,7 +25,11 @@ final readonly class Library
     /** From one in so many rows on, a list is dense. */
     private const DENSE = 10;
 
-    private const COUNTS_LAST = 3600;
+    /** Counts, and which publications are left, hold until the review changes; and no longer than this. */
+    private const SECONDS_KEPT = 3600;
+
+    /** So few that are left are kept by name: pages and orders of them are looked up instead of searched for again. */
+    private const FEW = 1000;
 
     private const SORTS = [
         'added' => 'publications.id',
@@ -66,7 +70,11 @@ final readonly class Library
         $at = LibraryCursor::read($cursor, $sort);
         $left = $steps === [] ? $total : $steps[count($steps) - 1]->count;
         $found = array_column($steps, 'count', 'key')['q'] ?? $total;
-        $query = $found * self::DENSE <= $total ? self::gathered($review, $query) : $query;
+        $query = match (true) {
+            $steps !== [] && $left <= self::FEW => self::few($review, $query, $narrowed->stamp),
+            $found * self::DENSE <= $total => self::gathered($review, $query),
+            default => $query,
+        };
         $rows = self::inOrder(
             $filters->line->query !== null && $left * self::DENSE > $total,
             fn (): array => self::rows($review, $query, $sort, $descending !== ($at?->back === true), $at),
@@ -119,24 +127,41 @@ final readonly class Library
             ->whereIn('publications.id', (clone $query)->select('publications.id')->offset(0));
     }
 
+    /** The same, where their names are known. */
+    private static function few(Review $review, Builder $query, string $stamp): Builder
+    {
+        $ids = self::kept('library ids', $stamp, $query, fn (Builder $all): string => $all->pluck('publications.id')->join(','));
+
+        return DB::table('publications')
+            ->where('publications.review_id', $review->id)
+            ->whereRaw('publications.id = ANY(?::char(26)[])', ["{{$ids}}"]);
+    }
+
     private static function narrowed(Review $review, LibraryFilters $filters, Tallies $tallies): NarrowedLibrary
     {
         $query = $filters->all();
         $steps = [];
-        // a count holds until the review changes
-        $state = ! $filters->isAny() ? '' : ReviewStamp::of($review, $tallies);
+        $stamp = ! $filters->isAny() ? '' : ReviewStamp::of($review, $tallies);
         foreach ($filters->filters as $filter) {
             $filter->apply($query);
-            $asked = "{$state} {$query->toSql()} ".json_encode($query->getBindings(), JSON_THROW_ON_ERROR);
-            $count = Cache::remember(
-                'library '.md5($asked),
-                self::COUNTS_LAST,
-                fn (): int => (clone $query)->count(),
-            );
-            $steps[] = new FilterStep($filter->key(), $filter->words(), (int) $count);
+            $count = (int) self::kept('library', $stamp, $query, fn (Builder $all): int => $all->count());
+            $steps[] = new FilterStep($filter->key(), $filter->words(), $count);
         }
 
-        return new NarrowedLibrary($query, $steps);
+        return new NarrowedLibrary($query, $steps, $stamp);
+    }
+
+    /**
+     * @template T of int|string
+     *
+     * @param  \Closure(Builder): T  $ask
+     * @return T|string what was found when the review was last like this
+     */
+    private static function kept(string $what, string $stamp, Builder $query, \Closure $ask): int|string
+    {
+        $asked = "{$stamp} {$query->toSql()} ".json_encode($query->getBindings(), JSON_THROW_ON_ERROR);
+
+        return Cache::remember("{$what} ".md5($asked), self::SECONDS_KEPT, fn (): int|string => $ask(clone $query));
     }
 
     /**
