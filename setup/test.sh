@@ -28,6 +28,14 @@ run_tests() {
         (renice -n 19 "$BASHPID" >/dev/null 2>&1; read_the_code) >"$read_says" 2>&1 &
         reading=$!
     fi
+    # the core needs neither database nor network, so that it is tried while the rest is started, and the features
+    local beside="" told
+    if [ ${#suites[@]} -gt 1 ] && [ "${suites[0]}" = Core ] && [ ${#filters[@]} -eq 0 ]; then
+        told="$(mktemp)"
+        run_suite Core >"$told" 2>&1 &
+        beside=$!
+        suites=("${suites[@]:1}")
+    fi
     case "$part" in
         all | quick)
             need_node_packages
@@ -71,14 +79,6 @@ run_tests() {
     if [ ${#filters[@]} -gt 0 ]; then
         run_filtered || failed=1
         suites=()
-    fi
-    # the core needs neither database nor network, so that it is tried while the features are
-    local beside="" told
-    if [ ${#suites[@]} -gt 1 ] && [ "${suites[0]}" = Core ]; then
-        told="$(mktemp)"
-        run_suite Core >"$told" 2>&1 &
-        beside=$!
-        suites=("${suites[@]:1}")
     fi
     for suite in "${suites[@]}"; do
         if [ "$suite" = Browser ]; then run_journeys || failed=1; else run_suite "$suite" || failed=1; fi

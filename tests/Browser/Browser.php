@@ -8,7 +8,9 @@ use Facebook\WebDriver\Exception\ElementNotInteractableException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Exception\UnknownErrorException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\JsonWireCompat;
 use Facebook\WebDriver\Remote\LocalFileDetector;
+use Facebook\WebDriver\Remote\RemoteExecuteMethod;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
@@ -21,6 +23,24 @@ final class Browser
 
     /** All rules of axe on a large page take a second, and more than thirty where the processor is somebody else's. */
     private const SCRIPT_PATIENCE = 120;
+
+    /**
+     * Asked in one go: each question to a browser costs more than its answer. What lies in a closed part of the page has
+     * a size all the same. Fields for files are never seen and can be used.
+     */
+    private const FIRST_SEEN = <<<'JS'
+        for (const path of arguments[0]) {
+            const all = document.evaluate(path, document, null, XPathResult.ORDERED_NODE_SNAPSHOT_TYPE, null);
+            for (let i = 0; i < all.snapshotLength; i++) {
+                const one = all.snapshotItem(i);
+                const box = one.getBoundingClientRect();
+                const isSeen = box.width > 0 && box.height > 0
+                    && one.checkVisibility({ visibilityProperty: true, opacityProperty: true });
+                if (isSeen || one.type === 'file') return one;
+            }
+        }
+        return null;
+        JS;
 
     /** @var resource|null */
     private static $chromeDriver;
@@ -192,14 +212,12 @@ final class Browser
             ' | ',
             array_map(fn (string $tag): string => "//{$tag}[{$test}]", ['button', 'a', 'summary']),
         );
+        // the very words before words that merely contain them
+        $exactly = $named("normalize-space()=\"{$words}\"");
+        $somewhere = $named("contains(normalize-space(),\"{$words}\")");
         for ($tries = 3; ; $tries--) {
             try {
-                // the very words before words that merely contain them
-                $exactly = array_filter(
-                    $this->driver->findElements(WebDriverBy::xpath($named("normalize-space()=\"{$words}\""))),
-                    $this->isSeen(...),
-                );
-                $found = reset($exactly) ?: $this->one($named("contains(normalize-space(),\"{$words}\")"));
+                $found = $this->one($exactly, $somewhere);
                 $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$found]);
                 $found->click();
 
@@ -373,29 +391,17 @@ final class Browser
             : $this->one("//*[@id='{$for}']");
     }
 
-    public function one(string $xpath): RemoteWebElement
+    /** The first that is seen of what the first of these paths leads to, else the next. */
+    public function one(string ...$xpaths): RemoteWebElement
     {
         $found = null;
-        $this->until(function () use ($xpath, &$found): bool {
-            foreach ($this->driver->findElements(WebDriverBy::xpath($xpath)) as $element) {
-                if ($this->isSeen($element) || $element->getAttribute('type') === 'file') {
-                    $found = $element;
+        $this->until(function () use ($xpaths, &$found): bool {
+            $found = $this->driver->executeScript(self::FIRST_SEEN, [$xpaths]);
 
-                    return true;
-                }
-            }
+            return $found !== null;
+        }, 'Nothing is found by '.implode(' or ', $xpaths));
 
-            return false;
-        }, "Nothing is found by {$xpath}");
-
-        return $found;
-    }
-
-    /** What lies in a closed part of the page has a size all the same, so that ChromeDriver takes it for displayed. */
-    private function isSeen(RemoteWebElement $element): bool
-    {
-        return $element->isDisplayed() &&
-            $this->driver->executeScript('return arguments[0].checkVisibility({visibilityProperty: true})', [$element]);
+        return new RemoteWebElement(new RemoteExecuteMethod($this->driver), (string) JsonWireCompat::getElement($found), true);
     }
 
     private static function startChromeDriver(): void

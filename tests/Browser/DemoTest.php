@@ -12,10 +12,10 @@ use App\Queries\Shared\Tallies;
 use App\Queries\Shared\Waterline;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use Symfony\Component\Process\Process;
 use Tests\Feature\Archive\AtArchive;
 use Tests\Feature\Shared\Walk;
 use Tests\Feature\Standin;
-use Symfony\Component\Process\Process;
 use Tests\TestCase;
 use WaryHeron\Core\Screening\ItemState;
 
