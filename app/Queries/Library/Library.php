@@ -159,7 +159,11 @@ final readonly class Library
      */
     private static function kept(string $what, string $stamp, Builder $query, \Closure $ask): int|string
     {
-        $asked = "{$stamp} {$query->toSql()} ".json_encode($query->getBindings(), JSON_THROW_ON_ERROR);
+        $sql = $query->toSql();
+        if (str_contains($sql, 'paper_pages')) {
+            return $ask(clone $query); // papers are read in the background, and nothing is written in the Log of it
+        }
+        $asked = "{$stamp} {$sql} ".json_encode($query->getBindings(), JSON_THROW_ON_ERROR);
 
         return Cache::remember("{$what} ".md5($asked), self::SECONDS_KEPT, fn (): int|string => $ask(clone $query));
     }
