@@ -15,7 +15,7 @@ final readonly class RowChoice
 {
     /**
      * @param  ?int  $from  days after the beginning, at least; null for no bound
-     * @param  ?int  $nearest  of several times the one nearest to these days; null for the latest
+     * @param  ?int  $nearest  of several times the one nearest to these days, the earlier of two; null for the latest
      * @param  list<string>  $scales  the first that a study has is taken; else the first in alphabetical order
      */
     public function __construct(
@@ -65,8 +65,7 @@ final readonly class RowChoice
         $why = [];
         $byTime = $this->best($rows, $this->distance(...));
         if (count($byTime) < count($rows)) {
-            $taken = $byTime[0]->days === null ? 'that without a time' : "day {$byTime[0]->days}";
-            $why[] = count($rows)." results at several times: {$taken} is taken, ".
+            $why[] = count($rows)." results at several times: day {$byTime[0]->days} is taken, ".
                 ($this->nearest === null ? 'the latest' : "nearest to day {$this->nearest}");
         }
         $byScale = $this->best($byTime, fn (ReportedRow $row): array => [$this->rankOf($row->scale), $row->scale]);
@@ -95,12 +94,13 @@ final readonly class RowChoice
         return $best === [] ? $rows : $best;
     }
 
-    private function distance(ReportedRow $row): int
+    /** @return array{int, int} of two that are equally near the earlier comes first: both are the same people */
+    private function distance(ReportedRow $row): array
     {
         return match (true) {
-            $row->days === null => PHP_INT_MAX,
-            $this->nearest === null => -$row->days,
-            default => abs($row->days - $this->nearest),
+            $row->days === null => [PHP_INT_MAX, 0],
+            $this->nearest === null => [-$row->days, 0],
+            default => [abs($row->days - $this->nearest), $row->days],
         };
     }
 

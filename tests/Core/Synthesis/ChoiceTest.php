@@ -6,6 +6,7 @@ use WaryHeron\Core\Synthesis\Choice\RowChoice;
 use WaryHeron\Core\Synthesis\Choice\SeveralGroups;
 use WaryHeron\Core\Synthesis\Effect\AnalysisMeasure;
 use WaryHeron\Core\Synthesis\Report\Group;
+use WaryHeron\Core\Synthesis\Report\Step;
 use WaryHeron\Core\Synthesis\Report\Used;
 
 function oneRow(string $id, string $study, ?int $days = null, string $scale = '', ?Used $used = null, string $arms = ''): ReportedRow
@@ -33,6 +34,7 @@ it('takes one result of several times and scales, and says which', function (Row
 })->with([
     'the latest, the first scale' => [new RowChoice(), ['A' => ['a28'], 'B' => ['b0'], 'C' => ['c90']]],
     'nearest to a week' => [new RowChoice(nearest: 10), ['A' => ['a7'], 'B' => ['b0'], 'C' => ['c90']]],
+    'nearest to a month' => [new RowChoice(nearest: 30), ['A' => ['a28'], 'B' => ['b0'], 'C' => ['c90']]],
     'a scale first' => [new RowChoice(scales: ['visual scale']), ['A' => ['a28v'], 'B' => ['b0'], 'C' => ['c90']]],
     'a window, which what tells no time is not in' => [new RowChoice(from: 1, to: 60), ['A' => ['a28']]],
 ]);
@@ -79,3 +81,81 @@ it('chooses alike in whatever order rows come', function () {
         expect($people($rows))->toBe($before);
     }
 });
+
+it('takes one of two times that are equally near, since both are the same people', function () {
+    $both = new Used(new Group(50.0, 5.0), new Group(50.0, 9.0));
+    $rows = [oneRow('late', 'A', 13, used: $both), oneRow('early', 'A', 7, used: $both)];
+    $chosen = (new RowChoice(nearest: 10))->of($rows);
+
+    expect($chosen)->toHaveCount(1)
+        ->and($chosen[0]->rows)->toBe(['early'])
+        ->and($chosen[0]->used->one->n)->toBe(50.0)
+        ->and($chosen[0]->why)->toBe('2 results at several times: day 7 is taken, nearest to day 10');
+});
+
+it('says why in a sentence for each step, and nothing where there was nothing to choose', function (RowChoice $choice, array $rows, string $why) {
+    $chosen = $choice->of($rows);
+
+    expect($chosen)->toHaveCount(1)->and($chosen[0]->why)->toBe($why)->and($chosen[0]->arms)->toBe('');
+})->with([
+    'one result' => [new RowChoice(nearest: 5), [oneRow('1', 'A', 3, 'x', arms: 'lamps')], ''],
+    'one without a time' => [new RowChoice(), [oneRow('1', 'A')], ''],
+    'the latest' => [new RowChoice(), [oneRow('1', 'A', 7), oneRow('2', 'A'), oneRow('3', 'A', 28)], '3 results at several times: day 28 is taken, the latest'],
+    'of scales' => [new RowChoice(), [oneRow('1', 'A', 7, 'visual'), oneRow('2', 'A', 7, 'hourly')], 'several scales: hourly is taken'],
+    'of scales, one unnamed' => [new RowChoice(), [oneRow('1', 'A', 7, 'visual'), oneRow('2', 'A', 7)], 'several scales: the unnamed one is taken'],
+    'a scale asked for after another that is not there' => [
+        new RowChoice(scales: ['rare', 'visual']),
+        [oneRow('1', 'A', 7, 'hourly'), oneRow('2', 'A', 7, 'visual')],
+        'several scales: visual is taken',
+    ],
+    'both' => [
+        new RowChoice(),
+        [oneRow('1', 'A', 7, 'a'), oneRow('2', 'A', 9, 'b'), oneRow('3', 'A', 9, 'a')],
+        '3 results at several times: day 9 is taken, the latest; several scales: a is taken',
+    ],
+]);
+
+it('holds a window with its bounds, and passes over what tells no time only where there is one', function (RowChoice $choice, array $takes) {
+    $rows = [oneRow('6', 'A', 6), oneRow('7', 'B', 7), oneRow('28', 'C', 28), oneRow('29', 'D', 29), oneRow('none', 'E')];
+
+    expect(array_merge(...array_values(taken($choice, ...$rows))))->toBe($takes);
+})->with([
+    'none' => [new RowChoice(), ['6', '7', '28', '29', 'none']],
+    'from' => [new RowChoice(from: 7), ['7', '28', '29']],
+    'to' => [new RowChoice(to: 28), ['6', '7', '28']],
+    'both' => [new RowChoice(from: 7, to: 28), ['7', '28']],
+]);
+
+it('keeps what the numbers were reckoned from, and the names of groups that stay apart', function () {
+    $comparator = new Group(60.0, 12.0);
+    $rows = [
+        oneRow('1', '12', used: new Used(new Group(30.0, 3.0), $comparator, [new Step('first', '', null)]), arms: 'ward lamps'),
+        oneRow('2', '12', used: new Used(new Group(40.0, 6.0), $comparator, [new Step('second', '', null)]), arms: 'glasses'),
+        oneRow('3', '12', used: new Used(new Group(50.0, 6.0), $comparator, [new Step('third', '', null)]), arms: 'visors'),
+    ];
+    [$one] = (new RowChoice())->of($rows);
+    $apart = (new RowChoice(several: SeveralGroups::Split))->of($rows);
+
+    expect([$one->study, $one->rows, $one->arms, array_column($one->used->steps, 'what'), $one->why])
+        ->toBe(['12', ['1', '2', '3'], '', ['first', 'second', 'third'], '3 groups against one comparator, taken together'])
+        ->and(array_column($apart, 'arms'))->toBe(['ward lamps', 'glasses', 'visors'])
+        ->and(array_map(fn (ChosenRow $part): array => array_column($part->used->steps, 'what'), $apart))->toBe([['first'], ['second'], ['third']])
+        ->and(array_unique(array_column($apart, 'why')))->toBe(['3 groups against one comparator, which is shared out among them'])
+        ->and($apart[2]->used->two->n)->toBe(20.0);
+});
+
+it('puts nothing together that has no comparator in common', function (Used $other) {
+    $first = new Used(new Group(30.0, 3.0), new Group(60.0, 12.0));
+    [$chosen] = (new RowChoice())->of([oneRow('1', 'A', used: $first), oneRow('2', 'A', used: $other)]);
+
+    expect($chosen->rows)->toBe(['1'])
+        ->and($chosen->used)->toBe($first)
+        ->and($chosen->why)->toBe('2 results with no groups that could be put together: the first is taken, so that nobody counts twice');
+})->with([
+    'another comparator' => [new Used(new Group(40.0, 6.0), new Group(61.0, 12.0))],
+    'none' => [new Used(new Group(40.0, 6.0))],
+    'the comparator alone' => [new Used(null, new Group(60.0, 12.0))],
+    'an estimate of its own besides' => [
+        new Used(new Group(40.0, 6.0), new Group(60.0, 12.0), [], [AnalysisMeasure::Ratio->value => (new Used())->effect(AnalysisMeasure::Ratio)]),
+    ],
+]);
