@@ -16,6 +16,8 @@ use Illuminate\Support\Facades\Queue;
  */
 final class LostWork
 {
+    use Sometimes;
+
     private const SECONDS = 60.0;
 
     /** Between a task and its place in the queue lies a moment. */
@@ -23,8 +25,6 @@ final class LostWork
 
     /** So often is it queued again before it is given up. */
     private const TIMES = 2;
-
-    private static float $next = 0.0;
 
     /** Keeps what comes next of a task, wherever the queue itself is kept. */
     public static function keep(JobQueued $queued): void
@@ -38,9 +38,7 @@ final class LostWork
     /** Workers ask whenever they look for work; it looks itself once a minute. */
     public function sometimes(): void
     {
-        $now = microtime(true);
-        if ($now >= self::$next && config('queue.default') === 'database') {
-            self::$next = $now + self::SECONDS;
+        if (config('queue.default') === 'database' && self::isTime(self::SECONDS)) {
             $this->execute();
         }
     }

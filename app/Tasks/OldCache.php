@@ -6,19 +6,16 @@ namespace App\Tasks;
 
 use Illuminate\Support\Facades\DB;
 
-/** Takes away what was kept for a while: the database keeps it until somebody asks for it again, and mostly nobody does. */
+/** Takes away what was kept for a while: the database keeps it until it is asked for again, which it mostly is not. */
 final class OldCache
 {
+    use Sometimes;
+
     private const SECONDS = 600.0;
 
-    private static float $next = 0.0;
-
-    /** Workers ask whenever they look for work. */
     public function sometimes(): void
     {
-        $now = microtime(true);
-        if ($now >= self::$next) {
-            self::$next = $now + self::SECONDS;
+        if (self::isTime(self::SECONDS)) {
             $this->execute();
         }
     }

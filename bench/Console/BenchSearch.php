@@ -170,9 +170,7 @@ final class BenchSearch extends Command
         }
         $ours = array_map($this->median(...), $ours);
         $hand = array_map($this->median(...), $hand);
-        DB::table('query_counts')->delete();
-        $store->exec('TRUNCATE alder.sets');
-        Cache::flush();
+        $this->forget($store);
         $began = microtime(true);
         do {
             $answer = $numbers->of($review, $whole, ['alder'], 1.5);
@@ -218,22 +216,28 @@ final class BenchSearch extends Command
         return self::SUCCESS;
     }
 
+    /** What was counted and found before. */
+    private function forget(PDO $store): void
+    {
+        DB::table('query_counts')->delete();
+        $store->exec('TRUNCATE alder.sets');
+        Cache::flush();
+    }
+
     /** Seconds from a text with eight of them, half by title, to what finds and what loses each, with nothing kept. */
     private function eightKnownItems(User $user, Review $review, Lines $lines, PDO $store): float
     {
         $rows = $store->query(
             "SELECT body->>'title' AS title, doi FROM alder.records JOIN alder.records_text USING (number)
-             WHERE number % 997 = 5 ORDER BY number LIMIT 8",
+             WHERE number % (SELECT max(number) / 8 FROM alder.records) = 0 ORDER BY number LIMIT 8",
         );
         $eight = $rows === false ? [] : $rows->fetchAll(PDO::FETCH_ASSOC);
         $text = implode("\n", array_map(
-            fn (int $i, array $row): string => $i % 2 === 0 || (string) $row['doi'] === '' ? $row['title'] : $row['doi'],
+            fn (int $i, array $row): string => $row[$i % 2 === 0 || $row['doi'] === '' ? 'title' : 'doi'],
             array_keys($eight),
             $eight,
         ));
-        DB::table('query_counts')->delete();
-        $store->exec('TRUNCATE alder.sets');
-        Cache::flush();
+        $this->forget($store);
         $began = microtime(true);
         $added = app(KeepKnownItems::class)->add($user, $review, $text);
         $standings = app(KnownItemLook::class)->all($review, $lines, $review->knownItems()->get(), 'alder');

@@ -5,7 +5,7 @@ namespace Tests\Browser;
 /** The running copy that browser tests use, with a database of its own. */
 final class Server
 {
-    public const DATABASE = 'heron_browser';
+    private const DATABASE = 'heron_browser';
 
     /** What it is made from, each made once: the tables alone, and the demo. */
     private const EMPTY = 'heron_browser_empty';
@@ -70,7 +70,6 @@ final class Server
             'postgres',
             'DROP DATABASE IF EXISTS '.self::DEMO.' WITH (FORCE)',
             'ALTER DATABASE '.self::MAKING.' RENAME TO '.self::DEMO,
-            'CREATE DATABASE '.self::MAKING.' OWNER heron_owner',
         );
     }
 

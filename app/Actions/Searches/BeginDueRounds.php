@@ -7,14 +7,15 @@ namespace App\Actions\Searches;
 use App\Actions\Shared\Refused;
 use App\Models\StandingSearch;
 use App\Queries\Shared\CopyHealth;
+use App\Tasks\Sometimes;
 use Illuminate\Support\Facades\DB;
 
 /** Begins the rounds that are due. Workers ask it whenever they look for work; it looks itself once a minute. */
 final class BeginDueRounds
 {
-    private const SECONDS = 60.0;
+    use Sometimes;
 
-    private static float $next = 0.0;
+    private const SECONDS = 60.0;
 
     public function __construct(private readonly SetStandingSearch $standing)
     {
@@ -22,9 +23,7 @@ final class BeginDueRounds
 
     public function sometimes(): void
     {
-        $now = microtime(true);
-        if ($now >= self::$next) {
-            self::$next = $now + self::SECONDS;
+        if (self::isTime(self::SECONDS)) {
             CopyHealth::beat();
             $this->execute();
         }

@@ -130,7 +130,8 @@ final readonly class Library
     /** The same, where their names are known. */
     private static function few(Review $review, Builder $query, string $stamp): Builder
     {
-        $ids = self::kept('library ids', $stamp, $query, fn (Builder $all): string => $all->pluck('publications.id')->join(','));
+        $named = fn (Builder $all): string => $all->pluck('publications.id')->join(',');
+        $ids = self::kept('library ids', $stamp, $query, $named);
 
         return DB::table('publications')
             ->where('publications.review_id', $review->id)
@@ -152,10 +153,8 @@ final readonly class Library
     }
 
     /**
-     * @template T of int|string
-     *
-     * @param  \Closure(Builder): T  $ask
-     * @return T|string what was found when the review was last like this
+     * @param  \Closure(Builder): (int|string)  $ask
+     * @return int|string what was found when the review was last like this
      */
     private static function kept(string $what, string $stamp, Builder $query, \Closure $ask): int|string
     {
