@@ -1,10 +1,12 @@
 // The two thresholds over the histogram of pairs: moving one shows at once what it would do, and changes nothing.
 const lowest = -2;
 
-// as Judge::chance has it
+// as PairEvidence::percent has it
 export const likely = (bits) => {
     const percent = 100 / (1 + 2 ** -bits);
-    return percent > 99.9 ? 'above 99.9 %' : `${percent.toFixed(percent > 99 ? 1 : 0)} %`;
+    if (percent > 99.9) return 'above 99.9 %';
+    if (percent < 0.1) return 'below 0.1 %';
+    return `${percent.toFixed(percent > 99 || percent < 1 ? 1 : 0)} %`;
 };
 
 export default () => ({

@@ -269,3 +269,80 @@ it('mends what the check remarks, takes headings over from what was found, and o
     $mirela->until(fn (): bool => $opened() === $label, "“{$label}” was not opened");
     expect($mirela->complaints())->toBe([]);
 });
+
+/** @return list<string> what the strategy comes to, line by line */
+function linesOf(string $strategy): array
+{
+    $rows = Server::rows(
+        "SELECT line->>'text' AS text FROM strategies JOIN strategy_revisions r ON r.strategy_id = strategies.id AND r.number = strategies.head
+         CROSS JOIN LATERAL jsonb_array_elements(r.content::jsonb->'lines') AS line WHERE strategies.id = '{$strategy}'",
+    );
+
+    return array_column($rows, 'text');
+}
+
+it('explains each word of the board, writes a term by a small form, and leads from a heading that is none to its mapping and back', function () {
+    Server::demo();
+    $strategy = Server::rows("SELECT review_id, id FROM strategies WHERE name LIKE 'Light on%'")[0];
+    $board = "/reviews/{$strategy['review_id']}/searches/{$strategy['id']}";
+    $mirela = Browser::open()->signIn('mirela.haas@heron.example', 'night-shift-demo')->visit($board);
+    $words = fn (string $where): array => array_values(array_unique(array_filter(array_map(
+        fn ($one): string => trim($one->getText()),
+        $mirela->driver->findElements(WebDriverBy::cssSelector($where)),
+    ))));
+
+    $mirela->sees('carries')->press('What the words and bars mean')->sees('more than half of all that this concept finds')
+        ->sees('more than 60 % of what this concept finds comes by it alone');
+    expect($words('.board-legend dt'))->toContain('floods', 'map it', 'bar', ...$words('.verdict-word'));
+
+    // words, how they stand together, where: the form says what it comes to before it is added
+    $mirela->press('By a form')->fill('Words', 'ward lamp')->choose('Together', 'near each other, in any order')
+        ->fill('At most so many words apart', '5')->choose('Where', 'title or abstract')->tick('with any ending')
+        ->sees('title,abstract:(ward* NEAR/5 lamp*)')->press('Add it');
+    $mirela->until(
+        fn (): bool => in_array('title,abstract:(ward* NEAR/5 lamp*)', linesOf($strategy['id']), true),
+        'What the form said is not on the board',
+    );
+
+    // from the cell of the heading that this database has not, to what stands for it there
+    $cell = '//a[@aria-label="Rota systems is no heading of Alder: map it"]';
+    $mirela->one($cell)->click();
+    $mirela->sees('Each line as every database is asked it');
+    $row = "//tr[@id='".substr((string) strrchr((string) $mirela->driver->getCurrentURL(), '#'), 1)."']";
+    expect($mirela->one($row)->getText())->toContain('Rota systems');
+    $confirm = $mirela->one("{$row}//button[starts-with(normalize-space(), 'It is “')]");
+    $label = trim($confirm->getText(), 'It is“”');
+    $confirm->click();
+    $mirela->sees("is “{$label}” here, as confirmed")->visit($board)->sees('Rota systems');
+    $mirela->until(
+        fn (): bool => ! $mirela->driver->findElement(WebDriverBy::xpath($cell))->isDisplayed(),
+        'The board still says that it is no heading there',
+    );
+
+    // and it is looked at again, and taken back
+    $mirela->visit("{$board}/translation")->one("{$row}//button[@aria-label='Take back that “Rota systems” is “{$label}”']")->click();
+    $mirela->until(fn (): bool => str_contains($mirela->one($row)->getText(), "It is “{$label}”"), 'It was not taken back')
+        ->visit($board)->one($cell);
+    expect($mirela->complaints())->toBe([]);
+});
+
+it('suggests in the first form too: what a synonym finds, a heading to tick, and builds the board of both', function () {
+    Server::demo();
+    $review = Server::rows('SELECT review_id AS id FROM strategies ORDER BY id LIMIT 1')[0]['id'];
+    $mirela = Browser::open()->signIn('mirela.haas@heron.example', 'night-shift-demo')->visit("/reviews/{$review}/searches/new");
+    // the concepts stand there in the words of the question
+    $mirela->fill('Name', 'By hand')->sees('Concept 2');
+    $concept = fn (int $at): string => (string) $mirela->driver->executeScript('return document.getElementById("block-'.$at.'").value');
+    expect($concept(0))->toContain('night')->and($concept(1))->toContain('light');
+    $second = $mirela->one('//textarea[@aria-label="Synonyms of concept 2"]');
+    $second->sendKeys('lux OR visor');
+    $mirela->sees('“visor” finds')->sees('in Alder')->sees('Light visors');
+    $second->sendKeys(WebDriverKeys::ARROW_DOWN);
+    $mirela->driver->switchTo()->activeElement()->sendKeys(' ');
+    $mirela->press('Add the one ticked');
+    expect($second->getDomProperty('value'))->toBe("lux\nvisor\nheading:\"Light visors\"");
+    $mirela->press('Build the board')->sees('What the words and bars mean');
+    $strategy = Server::rows("SELECT id FROM strategies WHERE name = 'By hand'")[0]['id'];
+    expect(linesOf($strategy))->toContain('lux', 'visor', 'heading:"Light visors"');
+    expect($mirela->complaints())->toBe([]);
+});

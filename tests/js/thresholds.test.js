@@ -3,7 +3,9 @@ import { test } from 'node:test';
 import { likely } from '../../resources/js/thresholds.js';
 
 test('bits are told as a chance beside', () => {
-    assert.deepStrictEqual([-2, 0, 3, 6, 7, 10, 40].map(likely), [
+    assert.deepStrictEqual([-12, -7, -2, 0, 3, 6, 7, 10, 40].map(likely), [
+        'below 0.1 %',
+        '0.8 %',
         '20 %',
         '50 %',
         '89 %',

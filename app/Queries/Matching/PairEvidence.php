@@ -57,16 +57,21 @@ final readonly class PairEvidence
         );
     }
 
-    /** How sure the weights are, in words. */
+    /** How sure the weights are. */
     public function surety(): string
     {
-        $chance = Judge::chance($this->score);
+        return self::percent($this->score).' likely the same, by the weights';
+    }
+
+    /** Bits as a chance, as the page about thresholds tells them. */
+    public static function percent(float $bits): string
+    {
+        $percent = 100 * Judge::chance($bits);
 
         return match (true) {
-            $chance > 0.995 => 'almost surely the same by the weights',
-            $chance > 0.9 => 'probably the same by the weights',
-            $chance > 0.5 => 'rather the same by the weights',
-            default => 'rather different by the weights',
+            $percent > 99.9 => 'above 99.9 %',
+            $percent < 0.1 => 'below 0.1 %',
+            default => number_format($percent, $percent > 99 || $percent < 1 ? 1 : 0).' %',
         };
     }
 

@@ -28,7 +28,7 @@
                 @php($isAlone = $one->sides->count() === 1)
                 <div class="section">
                     <p class="small quiet"><a href="{{ route('coding.show', [$review, $publication]) }}#result-">{{ $publication->called() }}</a> ·
-                        {{ $publication->title }}</p>
+                        <bdi>{{ $publication->title }}</bdi></p>
                     <h2 class="reconcile-item">{{ $outcome->name }} <span class="code-part">{{ $comparison?->words() }}</span></h2>
                     <p class="small quiet">They differ in: {{ $one->pair->difference()->label() }}</p>
                 </div>

@@ -28,7 +28,7 @@
             @else
                 <div class="section">
                     <p class="small quiet"><a href="{{ route('coding.show', [$review, $one->publication->id]) }}#item-{{ App\Queries\Coding\AnswerSlot::keyOf($one->code->id, $one->part ?: null) }}">{{ Str::before($one->publication->authors, ';') }}
-                            {{ $one->publication->year }}</a> · {{ $one->publication->title }}</p>
+                            {{ $one->publication->year }}</a> · <bdi>{{ $one->publication->title }}</bdi></p>
                     <h2 class="reconcile-item">{{ $one->code->label }}@if ($part !== '')
                             <span class="code-part">{{ $one->code->per }}: {{ $part }}</span>
                         @endif

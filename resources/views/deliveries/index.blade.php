@@ -71,7 +71,7 @@
                                 x-on:change="chosen">
                             <ul class="small mt-2 grid gap-2" x-show="any" x-cloak><template x-for="file in names"
                                     x-bind:key="file.at">
-                                    <li class="file-row"><span><span class="break-words" x-text="file.name"></span> <span class="quiet"
+                                    <li class="file-row"><span><span class="wrap-anywhere" x-text="file.name"></span> <span class="quiet"
                                                 x-text="file.size"></span></span>
                                         <template x-if="several"><span class="row"><input class="input small" x-bind:name="file.source"
                                                     x-bind:aria-label="file.sourceWords" placeholder="Source, if not the one below"

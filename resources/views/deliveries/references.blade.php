@@ -39,8 +39,8 @@
                                                 aria-label="Take the list of {{ $report->called() }}">
                                         @endif
                                     </td>
-                                    <td><a href="{{ route('publications.show', [$review, $report]) }}">{{ $report->called() }}</a><br><span
-                                            class="small quiet" dir="auto">{{ $report->title }}</span></td>
+                                    <td><a href="{{ route('publications.show', [$review, $report]) }}"><bdi>{{ $report->called() }}</bdi></a><br><span
+                                            class="small quiet"><bdi>{{ $report->title }}</bdi></span></td>
                                     @if (($delivery = $sources->delivered($report)) !== null)
                                         <td><a href="{{ route('deliveries.show', [$review, $delivery]) }}">{{ $delivery->created_at->format('j M Y') }}</a>
                                             <x-delivery-state :delivery="$delivery" /></td>

@@ -164,7 +164,7 @@
                 <dd>{{ $delivery->source_name }}</dd>
                 @if ($delivery->file_name)
                     <dt>File</dt>
-                    <dd class="break-words">{{ $delivery->file_name }}, {{ number_format(ceil($delivery->file_size / 1024)) }} kB</dd>
+                    <dd class="wrap-anywhere">{{ $delivery->file_name }}, {{ number_format(ceil($delivery->file_size / 1024)) }} kB</dd>
                 @endif
                 @if ($delivery->format !== '')
                     <dt>Format</dt>
@@ -222,7 +222,7 @@
                     <dd><a href="{{ route('runs.show', [$review, $delivery->run]) }}">{{ $delivery->run->strategy->name }}, version
                             {{ $delivery->run->version }}</a>{{ $delivery->only_new ? ', only what was new' : '' }}</dd>
                     <dt>Sent as</dt>
-                    <dd><code class="break-words">{{ $delivery->query_sent }}</code></dd>
+                    <dd><code class="wrap-anywhere">{{ $delivery->query_sent }}</code></dd>
                 @endif
                 @if ($delivery->notes !== '')
                     <dt>Notes</dt>

@@ -182,7 +182,7 @@
                                         {{ count($shelf) === 1 ? 'it' : 'them' }}.</summary>
                                     <ul>
                                         @foreach ($shelf as $one)
-                                            <li>{{ $one->title }} <span class="quiet">{{ $one->name }}</span></li>
+                                            <li><bdi>{{ $one->title }}</bdi> <span class="quiet">{{ $one->name }}</span></li>
                                         @endforeach
                                     </ul>
                                 </details>

@@ -54,7 +54,7 @@
                                     <td><a class="title-link"
                                             href="{{ route('publications.show', [$review, $report->id]) }}">{{ $report->title }}</a><br><span
                                             class="small quiet">{{ Str::limit($report->authors, 80) }}</span></td>
-                                    <td>{{ $report->journal }}</td>
+                                    <td><bdi>{{ $report->journal }}</bdi></td>
                                     <td class="number">{{ $report->year }}</td>
                                     <td>
                                         @if ($study->id)

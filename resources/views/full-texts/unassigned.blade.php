@@ -49,7 +49,7 @@
                                 @if ($one)
                                     <form method="post" action="{{ route('full-texts.assign', [$review, $file]) }}" class="mb-2">@csrf
                                         <input type="hidden" name="publication" value="{{ $one->id }}">
-                                        <p><strong>{{ $one->title }}</strong></p>
+                                        <p><strong><bdi>{{ $one->title }}</bdi></strong></p>
                                         <p class="small quiet">{{ Str::before($one->authors, ';') }} · {{ $one->journal }} ·
                                             {{ $one->year }}</p>
                                         <p class="small"><span class="confidence">{{ $offer['confidence'] }}</span> {{ $offer['because'] }}
@@ -75,7 +75,7 @@
                                         <li class="mt-1">
                                             <form method="post" action="{{ route('full-texts.assign', [$review, $file]) }}" class="line-up">
                                                 @csrf <input type="hidden" name="publication" value="{{ $one->id }}"><span
-                                                    class="small">{{ $one->title }} <span class="quiet">{{ $one->meta }}</span></span>
+                                                    class="small"><bdi>{{ $one->title }}</bdi> <span class="quiet">{{ $one->meta }}</span></span>
                                                 <button class="button">This one<span class="visually-hidden">:
                                                         {{ $one->title }}</span></button></form>
                                         </li>

@@ -273,10 +273,10 @@
                                     {{ $marks->of($row->state) }}
                                 </td>
                                 <td><a class="title-link" href="{{ route('publications.show', [$review, $row->id]) }}">{{ Marked::of(
-                                            $row->title, $highlighter) }}</a><br><span
+                                            $row->title, $highlighter) }}</a><br><bdi
                                         class="small quiet">{{ implode(' · ',
                                             array_filter([trim("{$row->journal} {$row->place}"), $row->lacks_abstract
-                                            ? 'no abstract' : '', $row->removed_for])) }}</span>
+                                            ? 'no abstract' : '', $row->removed_for])) }}</bdi>
                                     @if (!in_array('tags', $columns, true))
                                         @foreach ($row->tags as $one)
                                             <a class="tag" href="{{ $link(['tag' => $one]) }}">{{ $one }}</a>
@@ -284,7 +284,7 @@
                                     @endif
                                 </td>
                                 @if (in_array('author', $columns, true))
-                                    <td>{{ Str::before($row->authors, ';') }}{{ str_contains($row->authors, ';') ? ' and others' : '' }}
+                                    <td><bdi>{{ Str::before($row->authors, ';') }}</bdi>{{ str_contains($row->authors, ';') ? ' and others' : '' }}
                                     </td>
                                 @endif
                                 @if (in_array('year', $columns, true))
@@ -292,7 +292,7 @@
                                 @endif
                                 @foreach (['doi', 'type', 'language'] as $column)
                                     @if (in_array($column, $columns, true))
-                                        <td class="small break-words">{{ $row->{$column} }}</td>
+                                        <td class="small wrap-anywhere">{{ $row->{$column} }}</td>
                                     @endif
                                 @endforeach
                                 @if (in_array('tags', $columns, true))

@@ -44,10 +44,10 @@
                                     <td><a class="title-link"
                                             href="{{ route('publications.show', [$review, $publication->id]) }}">{{ $publication->title }}</a>
                                     </td>
-                                    <td>{{ Str::before($publication->authors, ';') }}</td>
+                                    <td><bdi>{{ Str::before($publication->authors, ';') }}</bdi></td>
                                     <td class="number">{{ $publication->year }}</td>
-                                    <td>{{ $publication->journal }} {{ $publication->place }}</td>
-                                    <td class="small">{{ $publication->doi }}</td>
+                                    <td><bdi>{{ $publication->journal }} {{ $publication->place }}</bdi></td>
+                                    <td class="small wrap-anywhere">{{ $publication->doi }}</td>
                                 </tr>
                             @endforeach
                         </tbody>

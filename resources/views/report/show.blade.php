@@ -150,9 +150,9 @@
             </header>
             <dl class="sheet-body facts">
                 <dt>Protocol</dt>
-                <dd class="break-words">{{ $review->protocol === '' ? 'not given' : $review->protocol }}</dd>
+                <dd class="wrap-anywhere">{{ $review->protocol === '' ? 'not given' : $review->protocol }}</dd>
                 <dt>Registration</dt>
-                <dd class="break-words">{{ $review->registration === '' ? 'not given' : $review->registration }}</dd>
+                <dd class="wrap-anywhere">{{ $review->registration === '' ? 'not given' : $review->registration }}</dd>
             </dl>
             @if ($review->protocol . $review->registration === '')
                 <p class="section small quiet">A report names both, or says that there is none. They are kept with the <a

@@ -198,7 +198,7 @@
             <ol class="reasons" data-key="1 … 9" data-does="Exclude for that criterion">
                 <template x-for="reason in reasons" x-bind:key="reason.id">
                     <li><button type="button" x-on:click="excludeFor(reason.id)" x-bind:disabled="locked"
-                            x-bind:aria-pressed="reason.pressed"><span x-text="reason.question"></span> <kbd
+                            x-bind:aria-pressed="reason.pressed"><bdi x-text="reason.question"></bdi> <kbd
                                 x-text="reason.key"></kbd></button>
                         <div class="answers" role="group" x-bind:aria-label="reason.question">
                             <button type="button" x-on:click="answer(reason.id, 'yes')" x-bind:disabled="locked"

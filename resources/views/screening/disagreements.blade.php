@@ -131,7 +131,9 @@
                     @foreach ($sides as $side)
                         <div class="side"><x-mark :verdict="$side->verdict" label="" />
                             <strong>{{ $called($side->user_id, $side->name) }}</strong>:
-                            {{ $side->verdict }}{{ $side->reason ? ", {$side->reason}" : '' }}@if ($side->note !== '')
+                            {{ $side->verdict }}@if ($side->reason), <bdi>{{ $side->reason }}</bdi>
+                            @endif
+                            @if ($side->note !== '')
                                 <p>{{ $side->note }}</p>
                             @endif
                         </div>

@@ -118,7 +118,7 @@
                         <tbody>
                             @foreach ($criteria as $criterion)
                                 <tr>
-                                    <td>{{ $criterion->question }}</td>
+                                    <td><bdi>{{ $criterion->question }}</bdi></td>
                                     @foreach (['yes', 'no', 'unclear'] as $answer)
                                         <td class="number">@php($n = ($answers[$criterion->id] ?? null)?->{$answer} ?? 0) @if ($n > 0)
                                                 <a
@@ -150,9 +150,9 @@
                                             <a
                                                 href="{{ route('library', [$review, 'reason' => $reason->id,
                                                     'stage' => $review->stages->count() > 1 ? $stage->id
-                                                    : null]) }}">{{ $reason->reason }}</a>
+                                                    : null]) }}"><bdi>{{ $reason->reason }}</bdi></a>
                                         @else
-                                            {{ $reason->reason }}
+                                            <bdi>{{ $reason->reason }}</bdi>
                                         @endif
                                     </td>
                                     <td class="number">{{ number_format($reason->n) }}</td>

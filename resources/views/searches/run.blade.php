@@ -23,7 +23,7 @@
                                     @if ($line['note'] !== '')
                                         <strong>{{ $line['note'] }}</strong><br>
                                     @endif <code
-                                        class="break-words">{{ $line['sent'] === '' ? '–' : $line['sent'] }}</code>
+                                        class="wrap-anywhere">{{ $line['sent'] === '' ? '–' : $line['sent'] }}</code>
                                     @foreach ($line['notes'] as $note)
                                         <p class="small note">{{ $note }}</p>
                                     @endforeach
@@ -60,7 +60,7 @@
                 <dt>Whole query</dt>
                 <dd>
                     <details>
-                        <summary>as it was sent</summary><code class="break-words">{{ $run->query_sent }}</code>
+                        <summary>as it was sent</summary><code class="wrap-anywhere">{{ $run->query_sent }}</code>
                     </details>
                 </dd>
             </dl>

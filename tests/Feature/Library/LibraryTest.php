@@ -88,6 +88,22 @@ it('teaches where it is empty', function () {
     }
 });
 
+it('says what each mark in its list stands for', function () {
+    $world = (new World())->withWards(3);
+    foreach (['include', 'exclude'] as $i => $verdict) {
+        $world->decide('anna', $world->item($i), $verdict);
+        $world->decide('ben', $world->item($i), $verdict);
+    }
+    $world->decide('anna', $world->item(2), 'include');
+    $page = (string) $this->actingAs($world->people['lead'])->get("/reviews/{$world->review->id}/records")->getContent();
+    preg_match_all('~<td class="whitespace-nowrap">.*?(<circle[^>]+>)~s', $page, $inList);
+    preg_match('~mark-legend.*?</p>~s', $page, $legend);
+    expect(array_unique($inList[1]))->toHaveCount(3);
+    foreach (array_unique($inList[1]) as $mark) {
+        expect($legend[0])->toContain($mark);
+    }
+});
+
 it('finds publications for Ctrl-K', function () {
     $world = new World();
     $world->deliver([['TI' => 'Lamps for nurses', 'AU' => 'Okafor, I']]);

@@ -17,6 +17,7 @@ use App\Models\Record;
 use App\Models\Ruling;
 use App\Models\Task;
 use App\Queries\Matching\CertainGroups;
+use App\Queries\Matching\PairEvidence;
 use App\Queries\Matching\PairingQueue;
 use App\Queries\Report\FlowQuery;
 use App\Queries\Shared\Tallies;
@@ -146,6 +147,8 @@ it('asks group by group, keeps what was ruled over every later comparison, and u
     $this->get("{$review}/pairing")
         ->assertOk()
         ->assertSee('Their DOIs are different.')
+        ->assertSeeText('% likely the same, by the weights')
+        ->assertSeeInOrder(['included', 'excluded', 'in disagreement', 'not judged or not open yet'])
         ->assertSee('Scheduled naps');
     // while it is open with one, another is not shown it
     $this->actingAs($world->people['lead'])
@@ -247,6 +250,11 @@ it('opens nothing early when blinded items are joined', function () {
     $this->actingAs($world->people['ben'])
         ->get("/reviews/{$world->review->id}/publications/{$item->publication_id}")
         ->assertDontSee('seen by anna alone');
+});
+
+it('tells bits as a chance, as the thresholds beside the histogram do', function () {
+    $told = array_map(PairEvidence::percent(...), [-12, -7, -2, 0, 3, 6, 7, 10, 40]);
+    expect($told)->toBe(['below 0.1 %', '0.8 %', '20 %', '50 %', '89 %', '98 %', '99.2 %', 'above 99.9 %', 'above 99.9 %']);
 });
 
 it('splits a group in parts', function () {

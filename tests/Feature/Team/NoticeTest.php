@@ -77,6 +77,25 @@ it('tells of shares, disagreements, mentions and stages that are done, here and 
         ->toBe(2);
 });
 
+it('tells whoever judged that a proposal waits, not who made it, and leads to it', function () {
+    $world = (new World())->withCriteria();
+    $world->deliver([['TI' => 'Lamps']]);
+    $world->decide('anna', $world->item(), 'include');
+    $world->decide('ben', $world->item(), 'exclude');
+    $words = 'Anna Kolbe proposes how to settle “Lamps”';
+    $where = "/reviews/{$world->review->id}/screening/disagreements/{$world->item()->id}";
+    $this->actingAs($world->people['anna'])->post("{$where}/proposal", ['verdict' => 'include', 'note' => 'Of wards']);
+    expect(noticesOf($world->people['ben']))
+        ->toContain($words)
+        ->and(noticesOf($world->people['anna']))
+        ->not->toContain($words)
+        ->and(noticesOf($world->people['lead']))
+        ->not->toContain($words);
+    $told = $world->people['ben']->notifications()->get()->first(fn ($one): bool => $one->data['text'] === $words);
+    $this->actingAs($world->people['ben'])->get($told->data['url'])->assertOk()->assertSeeText('Anna Kolbe proposes to');
+    expect($told->data['url'])->toBe($where);
+});
+
 it('tells nobody what they do not want to be told', function () {
     $world = (new World())->withCriteria();
     $world->deliver([['TI' => 'Lamps']]);
