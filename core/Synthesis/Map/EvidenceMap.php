@@ -49,7 +49,7 @@ final readonly class EvidenceMap
         $studies = 0;
         foreach ($down as $study => $saidDown) {
             $saidAcross = $across === null ? [''] : $across[$study] ?? [];
-            if ($saidAcross === []) {
+            if ($saidAcross === [] || $saidDown === []) {
                 continue;
             }
             $studies++;

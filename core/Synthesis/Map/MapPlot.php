@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Synthesis\Map;
 
 use WaryHeron\Core\Synthesis\Plot\Drawing;
+use WaryHeron\Core\Synthesis\Plot\PlacedText;
 use WaryHeron\Core\Synthesis\Plot\Point;
 use WaryHeron\Core\Synthesis\Plot\Words;
 
@@ -24,6 +25,12 @@ final readonly class MapPlot
 
     private const HEAD = 54.0;
 
+    /** From one line of the legend to the next. */
+    private const LINE = 22.0;
+
+    /** How much of a fill's name is written. */
+    private const NAME = 300.0;
+
     /** Patterns of sectors, by their order; what comes after is drawn as the last. */
     private const PATTERNS = ['solid', 'lines', 'dots', 'cross', 'blank'];
 
@@ -42,12 +49,35 @@ final readonly class MapPlot
 
     public function width(): float
     {
-        return $this->labelWidth + 30 + self::CELL * count($this->map->columns);
+        $cells = $this->labelWidth + 30 + self::CELL * count($this->map->columns);
+        $names = array_map((new Drawing(13.0))->widthOf(...), $this->names());
+
+        return max([$cells, ...array_map(fn (float $name): float => $this->legendAt() + 20 + $name + 8, $names)]);
     }
 
     public function height(): float
     {
-        return self::HEAD + self::HEIGHT * count($this->map->rows) + ($this->map->fills === [] ? 12 : 46);
+        $legend = $this->legend();
+
+        return $legend === [] ? $this->below() + 12 : end($legend)->y + 16;
+    }
+
+    /** @return list<PlacedText> the names of the fills, below the cells, in as many lines as it takes */
+    public function legend(): array
+    {
+        $draw = new Drawing(13.0);
+        $placed = [];
+        [$x, $y] = [$this->legendAt(), $this->below() + 30];
+        foreach ($this->names() as $name) {
+            $width = $draw->widthOf($name);
+            if ($x > $this->legendAt() && $x + 20 + $width > $this->width()) {
+                [$x, $y] = [$this->legendAt(), $y + self::LINE];
+            }
+            $placed[] = new PlacedText($name, $x + 20, $y, $width, $draw->size);
+            $x += 44 + $width;
+        }
+
+        return $placed;
     }
 
     /** The upper left corner of a cell. */
@@ -71,7 +101,7 @@ final readonly class MapPlot
                 $this->drawn($draw, $down, $across, $links[$row][$column] ?? '', $chosen === [$row, $column]);
             }
         }
-        $this->legend($draw);
+        $this->drawLegend($draw);
         $cells = count($this->map->rows) * count($this->map->columns);
         $about = "{$this->map->studies} studies; {$this->map->gaps()} of {$cells} cells have none.";
 
@@ -210,24 +240,35 @@ final readonly class MapPlot
         $draw->close('defs');
     }
 
-    private function legend(Drawing $draw): void
+    private function drawLegend(Drawing $draw): void
     {
-        $x = $this->labelWidth + 22;
-        $y = $this->height() - 16;
-        foreach ($this->map->fills as $i => $fill) {
-            $draw->rect(
-                $x,
-                $y - 11,
-                14,
-                14,
-                [
-                    'fill' => self::fill($i),
-                    'stroke' => Drawing::ACCENT,
-                    'class' => $i === 0 ? 'plot-box' : 'map-sector',
-                ],
-            );
-            $draw->text($x + 20, $y, $fill);
-            $x += 44 + $draw->widthOf($fill);
+        foreach ($this->legend() as $i => $name) {
+            $draw->rect($name->x - 20, $name->y - 11, 14, 14, [
+                'fill' => self::fill($i),
+                'stroke' => Drawing::ACCENT,
+                'class' => $i === 0 ? 'plot-box' : 'map-sector',
+            ]);
+            $draw->text($name->x, $name->y, $name->text);
         }
+    }
+
+    /** Where the legend begins. */
+    private function legendAt(): float
+    {
+        return $this->labelWidth + 22;
+    }
+
+    /** Where the cells end. */
+    private function below(): float
+    {
+        return self::HEAD + self::HEIGHT * count($this->map->rows);
+    }
+
+    /** @return list<string> */
+    private function names(): array
+    {
+        $draw = new Drawing(13.0);
+
+        return array_map(fn (string $fill): string => Words::cut($draw, $fill, self::NAME), $this->map->fills);
     }
 }

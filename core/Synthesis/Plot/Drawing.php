@@ -17,6 +17,9 @@ final class Drawing
     /** How wide a character of the text is, as a part of its height: on the generous side, so that nothing overlaps. */
     private const CHARACTER = 0.56;
 
+    /** Pages let no drawing become smaller than this, and enlarge none that is smaller by itself. */
+    private const NARROW = 600;
+
     private string $body = '';
 
     public function __construct(public readonly float $size = 13.0)
@@ -84,12 +87,13 @@ final class Drawing
     public function svg(float $width, float $height, string $title, string $about, bool $isFile, bool $hasLinks = false): string
     {
         $frame = sprintf(
-            '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %1$s %2$s" width="%1$s" height="%2$s" role="%4$s" aria-label="%5$s" class="plot" font-size="%3$s"',
+            '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %1$s %2$s" width="%1$s" height="%2$s" role="%4$s" aria-label="%5$s" class="%6$s" font-size="%3$s"',
             self::n($width),
             self::n($height),
             self::n($this->size),
             $hasLinks ? 'group' : 'img',
             self::escaped($title),
+            $width < self::NARROW ? 'plot plot-narrow' : 'plot',
         );
         $ink = $isFile ? ' font-family="Liberation Sans, Arial, sans-serif" color="#12222c" fill="#12222c"' : ' fill="currentColor"';
         $words = '<title>'.self::escaped($title).'</title><desc>'.self::escaped($about).'</desc>';
