@@ -54,8 +54,29 @@ it('calls a study influential that turns all the others', function () {
 
     expect($names($alike))->toBe([])
         ->and($names([...$alike, new Study('odd', 3.0, 0.04)]))->toBe(['odd'])
-        ->and(Influence::of(array_slice($alike, 0, 2), null))->toBe([]);
+        ->and(Influence::of(array_slice($alike, 0, 2), null))->toBe([])
+        ->and(Influence::of(array_slice($alike, 0, 3), null))->toHaveCount(3);
 });
+
+it('calls it so by each of its three bounds, and not below it', function (int $studies, float $moves, float $weighs, bool $is) {
+    // all others lie at nothing and weigh one; of a common effect of such, DFFITS is how far the odd one lies over √k
+    $alike = array_map(fn (int $i): Study => new Study("s{$i}", 0.0, 1.0), range(2, $studies));
+    $odd = new Study('odd', $moves * sqrt($studies), 1 / $weighs);
+    expect(Influence::of([$odd, ...$alike], null)[0]->isInfluential())->toBe($is);
+})->with([
+    // of five the distance decides: χ² on one degree has its middle at 0.4549, the square of 0.6745
+    'moved far' => [5, 0.68, 1.0, true],
+    'moved far down' => [5, -0.68, 1.0, true],
+    'not moved far enough' => [5, 0.67, 1.0, false],
+    // of 31 DFFITS, whose bound is 3 / √30 = 0.5477
+    'of many' => [31, 0.56, 1.0, true],
+    'of many, down' => [31, -0.56, 1.0, true],
+    'of many, not far enough' => [31, 0.54, 1.0, false],
+    // of ten a weight above 3 / 10, though it lies where the others do
+    'heavy' => [10, 0.0, 3.9, true],
+    'not so heavy' => [10, 0.0, 3.8, false],
+    'three of a kind' => [3, 0.0, 1.0, false],
+]);
 
 it('puts in what a lopsided funnel lacks, on the side where it lacks it', function (?Model $model, float $estimate, float $se) {
     $left = TrimAndFill::of(lopsided(), $model);
