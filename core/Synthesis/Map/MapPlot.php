@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Core\Synthesis\Map;
 
 use WaryHeron\Core\Synthesis\Plot\Drawing;
-use WaryHeron\Core\Synthesis\Plot\PlacedText;
+use WaryHeron\Core\Synthesis\Plot\Legend;
 use WaryHeron\Core\Synthesis\Plot\Point;
 use WaryHeron\Core\Synthesis\Plot\Words;
 
@@ -25,12 +25,6 @@ final readonly class MapPlot
 
     private const HEAD = 54.0;
 
-    /** From one line of the legend to the next. */
-    private const LINE = 22.0;
-
-    /** How much of a fill's name is written. */
-    private const NAME = 300.0;
-
     /** Patterns of sectors, by their order; what comes after is drawn as the last. */
     private const PATTERNS = ['solid', 'lines', 'dots', 'cross', 'blank'];
 
@@ -49,35 +43,20 @@ final readonly class MapPlot
 
     public function width(): float
     {
-        $cells = $this->labelWidth + 30 + self::CELL * count($this->map->columns);
-        $names = array_map((new Drawing(13.0))->widthOf(...), $this->names());
-
-        return max([$cells, ...array_map(fn (float $name): float => $this->legendAt() + 20 + $name + 8, $names)]);
+        return max($this->right(), $this->legend()->right() + 8);
     }
 
     public function height(): float
     {
-        $legend = $this->legend();
-
-        return $legend === [] ? $this->below() + 12 : end($legend)->y + 16;
+        return $this->map->fills === [] ? $this->below() + 12 : $this->legend()->bottom() + 16;
     }
 
-    /** @return list<PlacedText> the names of the fills, below the cells, in as many lines as it takes */
-    public function legend(): array
+    /** The names of the fills, below the cells. */
+    public function legend(): Legend
     {
-        $draw = new Drawing(13.0);
-        $placed = [];
-        [$x, $y] = [$this->legendAt(), $this->below() + 30];
-        foreach ($this->names() as $name) {
-            $width = $draw->widthOf($name);
-            if ($x > $this->legendAt() && $x + 20 + $width > $this->width()) {
-                [$x, $y] = [$this->legendAt(), $y + self::LINE];
-            }
-            $placed[] = new PlacedText($name, $x + 20, $y, $width, $draw->size);
-            $x += 44 + $width;
-        }
+        $left = $this->labelWidth + 22;
 
-        return $placed;
+        return Legend::of(new Drawing(13.0), $this->map->fills, $left, $this->right(), $this->below() + 30, 20.0);
     }
 
     /** The upper left corner of a cell. */
@@ -242,7 +221,7 @@ final readonly class MapPlot
 
     private function drawLegend(Drawing $draw): void
     {
-        foreach ($this->legend() as $i => $name) {
+        foreach ($this->legend()->names as $i => $name) {
             $draw->rect($name->x - 20, $name->y - 11, 14, 14, [
                 'fill' => self::fill($i),
                 'stroke' => Drawing::ACCENT,
@@ -252,23 +231,14 @@ final readonly class MapPlot
         }
     }
 
-    /** Where the legend begins. */
-    private function legendAt(): float
+    /** Where the cells end, with a margin. */
+    private function right(): float
     {
-        return $this->labelWidth + 22;
+        return $this->labelWidth + 30 + self::CELL * count($this->map->columns);
     }
 
-    /** Where the cells end. */
     private function below(): float
     {
         return self::HEAD + self::HEIGHT * count($this->map->rows);
-    }
-
-    /** @return list<string> */
-    private function names(): array
-    {
-        $draw = new Drawing(13.0);
-
-        return array_map(fn (string $fill): string => Words::cut($draw, $fill, self::NAME), $this->map->fills);
     }
 }

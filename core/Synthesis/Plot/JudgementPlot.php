@@ -43,7 +43,7 @@ final readonly class JudgementPlot
 
     public function height(): float
     {
-        return $this->below() + (self::BAR + 10) * count($this->regards) + 48;
+        return $this->legend()->bottom() + 18;
     }
 
     /** The middle of a disc. */
@@ -67,7 +67,7 @@ final readonly class JudgementPlot
             $this->study($draw, (string) $study, $name, $row++, $links[$study] ?? '');
         }
         $this->shares($draw);
-        $this->legend($draw);
+        $this->drawLegend($draw);
 
         return $draw->svg($this->width(), $this->height(), $title, $this->about(), $isFile, $links !== []);
     }
@@ -122,7 +122,7 @@ final readonly class JudgementPlot
                         self::BAR,
                         ['fill' => $this->fill($at, $regard), 'stroke' => Drawing::ACCENT, 'class' => 'map-sector'],
                     );
-                    $this->number($draw, $x + $part / 2, $y, $counts[$judgement], $at === count($regard->scale) - 1);
+                    $this->number($draw, new Point($x + $part / 2, $y), $part, $counts[$judgement], $this->fill($at, $regard) === Drawing::ACCENT);
                 }
                 $x += $part;
             }
@@ -131,14 +131,18 @@ final readonly class JudgementPlot
         }
     }
 
-    private function number(Drawing $draw, float $x, float $y, int $count, bool $isOnInk): void
+    /** How many it is, where a part is wide enough to hold it. */
+    private function number(Drawing $draw, Point $at, float $part, int $count, bool $isOnInk): void
     {
         $wide = $draw->widthOf((string) $count) + 6;
+        if ($wide > $part) {
+            return;
+        }
         $isOnInk ||
-            $draw->rect($x - $wide / 2, $y + 2, $wide, self::BAR - 4, ['class' => 'plot-paper', 'fill' => '#fcfefe']);
+            $draw->rect($at->x - $wide / 2, $at->y + 2, $wide, self::BAR - 4, ['class' => 'plot-paper', 'fill' => '#fcfefe']);
         $draw->text(
-            $x,
-            $y + self::BAR - 4,
+            $at->x,
+            $at->y + self::BAR - 4,
             (string) $count,
             ['text-anchor' => 'middle', 'font-size' => 12, 'fill' => $isOnInk ? '#ffffff' : '#12222c'],
         );
@@ -162,18 +166,26 @@ final readonly class JudgementPlot
         $draw->close('defs');
     }
 
-    private function legend(Drawing $draw): void
+    /** The scale and what it does not say, below the bars. */
+    public function legend(): Legend
     {
-        $y = $this->height() - 18;
-        $x = $this->labels;
-        $scale = $this->regards[0]->scale ?? [];
-        foreach ($scale as $at => $judgement) {
-            Disc::draw($draw, new Point($x + self::R, $y - 4), self::R, $at / max(1, count($scale) - 1));
-            $draw->text($x + 2 * self::R + 6, $y, $judgement);
-            $x += 2 * self::R + 24 + $draw->widthOf($judgement);
+        $names = [...$this->regards[0]->scale ?? [], 'not judged'];
+        $y = $this->below() + (self::BAR + 10) * count($this->regards) + 30;
+
+        return Legend::of(new Drawing(), $names, $this->labels, $this->width(), $y, 2 * self::R + 6);
+    }
+
+    private function drawLegend(Drawing $draw): void
+    {
+        $names = $this->legend()->names;
+        $worst = count($names) - 2;
+        foreach ($names as $at => $name) {
+            $x = $name->x - 2 * self::R - 6;
+            $at > $worst
+                ? $draw->line($x, $name->y - 4, $x + 2 * self::R, $name->y - 4, ['stroke-opacity' => 0.5])
+                : Disc::draw($draw, new Point($x + self::R, $name->y - 4), self::R, $at / max(1, $worst));
+            $draw->text($name->x, $name->y, $name->text);
         }
-        $draw->line($x, $y - 4, $x + 8, $y - 4, ['stroke-opacity' => 0.5]);
-        $draw->text($x + 16, $y, 'not judged');
     }
 
     private function about(): string

@@ -1,5 +1,6 @@
 <?php
 
+use Tests\Core\Synthesis\Drawn;
 use WaryHeron\Core\Synthesis\Map\CellFigure;
 use WaryHeron\Core\Synthesis\Map\EvidenceMap;
 use WaryHeron\Core\Synthesis\Map\MapPlot;
@@ -58,15 +59,6 @@ it('draws discs by area, within their cells', function () {
     expect((new DOMDocument())->loadXML($svg))->toBeTrue()->and($svg)->toContain('url(#gap)', 'url(#lines)');
 });
 
-/** @return list<SimpleXMLElement> what a drawing holds at this path, its root named s */
-function drawnAt(string $svg, string $path): array
-{
-    $xml = new SimpleXMLElement($svg);
-    $xml->registerXPathNamespace('s', 'http://www.w3.org/2000/svg');
-
-    return array_values((array) $xml->xpath($path));
-}
-
 /** A map of so many rows and columns, in which each cell has as many studies as its place says, split by three fills. */
 function mapOf(int $rows, int $columns, array $fills = ['trial', 'survey', 'other']): EvidenceMap
 {
@@ -89,9 +81,9 @@ it('draws each cell where it stands, with its disc and number within it, and hat
     $map = mapOf($rows, $columns);
     $plot = new MapPlot($map);
     $svg = $plot->svg('Map');
-    $cells = drawnAt($svg, '//s:rect[contains(@class, "map-cell")]');
-    $discs = drawnAt($svg, '//s:circle[@class="map-ring"]');
-    $numbers = drawnAt($svg, '//s:text[@font-size="15"]');
+    $cells = Drawn::at($svg, '//s:rect[contains(@class, "map-cell")]');
+    $discs = Drawn::at($svg, '//s:circle[@class="map-ring"]');
+    $numbers = Drawn::at($svg, '//s:text[@font-size="15"]');
     expect($cells)->toHaveCount($rows * $columns)->and($discs)->toHaveCount($rows * $columns - 1)->and($numbers)->toHaveCount($rows * $columns - 1);
     foreach ($cells as $at => $cell) {
         $corner = $plot->cell(intdiv($at, $columns), $at % $columns);
@@ -114,16 +106,16 @@ it('draws each cell where it stands, with its disc and number within it, and hat
         expect(hypot($end - 8.4 * strlen((string) $at) - $x, max(0.0, $y - $line)) > $r)->toBeTrue();
     }
     expect($plot->cell(0, $columns)->x + 10)->toEqualWithDelta($plot->width(), 0.01);
-    $root = drawnAt($svg, '/s:svg')[0];
+    $root = Drawn::at($svg, '/s:svg')[0];
     expect((string) $root['viewBox'])->toBe("0 0 {$root['width']} {$root['height']}")->and((float) $root['width'])->toEqualWithDelta($plot->width(), 0.01);
     $studies = intdiv($rows * $columns * ($rows * $columns - 1), 2);
-    expect((string) drawnAt($svg, '/s:svg/s:desc')[0])->toBe("{$studies} studies; 1 of ".$rows * $columns.' cells have none.');
+    expect((string) Drawn::at($svg, '/s:svg/s:desc')[0])->toBe("{$studies} studies; 1 of ".$rows * $columns.' cells have none.');
 })->with([[2, 2], [3, 4], [1, 5]]);
 
 it('splits a disc into sectors of as much of the circle as their share', function () {
     $map = mapOf(3, 3, ['a', 'b', 'c', 'd', 'e', 'f', 'g']);
     $svg = (new MapPlot($map))->svg('Map');
-    $sectors = drawnAt($svg, '//s:path[@stroke-width="1.2"]');
+    $sectors = Drawn::at($svg, '//s:path[@stroke-width="1.2"]');
     $next = 0;
     foreach ($map->rows as $row) {
         foreach ($map->columns as $column) {
@@ -154,12 +146,12 @@ it('splits a disc into sectors of as much of the circle as their share', functio
 
 it('draws discs whole where nothing splits them', function () {
     $svg = (new MapPlot(mapOf(2, 2, [])))->svg('Map');
-    expect(drawnAt($svg, '//s:circle[@class="plot-box" and @fill="#15566a"]'))->toHaveCount(3)
-        ->and(drawnAt($svg, '//s:path[@stroke-width="1.2"]'))->toBe([])
-        ->and((new MapPlot(mapOf(2, 2, [])))->legend())->toBe([]);
+    expect(Drawn::at($svg, '//s:circle[@class="plot-box" and @fill="#15566a"]'))->toHaveCount(3)
+        ->and(Drawn::at($svg, '//s:path[@stroke-width="1.2"]'))->toBe([])
+        ->and((new MapPlot(mapOf(2, 2, [])))->legend()->names)->toBe([]);
     // of studies of which none says what the discs are split by, the disc is whole too
     $map = EvidenceMap::of(PEOPLE, LIGHT, ['a' => ['trial'], 'c' => []], [[], [], ['trial']]);
-    expect(drawnAt((new MapPlot($map))->svg('Map'), '//s:circle[@class="plot-box"]'))->toHaveCount(2);
+    expect(Drawn::at((new MapPlot($map))->svg('Map'), '//s:circle[@class="plot-box"]'))->toHaveCount(2);
 });
 
 it('names rows before their cells and columns above them, in two lines at most', function () {
@@ -167,7 +159,7 @@ it('names rows before their cells and columns above them, in two lines at most',
     $map = EvidenceMap::of(['a' => [$long], 'b' => ['nurses']], ['a' => ['lamp'], 'b' => [$long]], null, [[$long, 'nurses'], ['lamp', $long], []]);
     $plot = new MapPlot($map);
     $svg = $plot->svg('Map');
-    $ends = drawnAt($svg, '//s:text[@text-anchor="end" and not(@font-size)]');
+    $ends = Drawn::at($svg, '//s:text[@text-anchor="end" and not(@font-size)]');
     expect(array_map(strval(...), $ends))->toBe(['hospital pharmacists who are', 'on call in the night and at…', 'nurses']);
     $middle = fn (int $row): float => $plot->cell($row, 0)->y + ($plot->cell(1, 0)->y - $plot->cell(0, 0)->y) / 2;
     [$first, $second, $single] = array_map(fn (SimpleXMLElement $one): float => (float) $one['y'], $ends);
@@ -175,7 +167,7 @@ it('names rows before their cells and columns above them, in two lines at most',
     foreach ($ends as $one) {
         expect((float) $one['x'] < $plot->cell(0, 0)->x)->toBeTrue()->and((float) $one['x'] - 7.28 * mb_strlen((string) $one) > 0)->toBeTrue();
     }
-    $heads = drawnAt($svg, '//s:text[@text-anchor="middle"]');
+    $heads = Drawn::at($svg, '//s:text[@text-anchor="middle"]');
     expect(array_map(strval(...), $heads))->toBe(['lamp', 'hospital', 'pharmacists wh…']);
     foreach ([0, 1, 1] as $at => $column) {
         $centre = ($plot->cell(0, $column)->x + $plot->cell(0, $column + 1)->x) / 2;
@@ -189,11 +181,11 @@ it('names rows before their cells and columns above them, in two lines at most',
 it('writes the legend below the cells, each name beside its pattern, none over another and none beyond the picture', function (int $columns, array $fills) {
     $plot = new MapPlot(mapOf(8, $columns, $fills));
     $svg = $plot->svg('Map');
-    $placed = $plot->legend();
-    $boxes = drawnAt($svg, '//s:rect[@width="14"]');
+    $placed = $plot->legend()->names;
+    $boxes = Drawn::at($svg, '//s:rect[@width="14"]');
     expect($placed)->toHaveCount(count($fills))->and($boxes)->toHaveCount(count($fills));
     foreach ($placed as $at => $name) {
-        expect(drawnAt($svg, "//s:text[. = '{$name->text}']"))->toHaveCount(1);
+        expect(Drawn::at($svg, "//s:text[. = '{$name->text}']"))->toHaveCount(1);
         [$x, $y] = [(float) $boxes[$at]['x'], (float) $boxes[$at]['y']];
         expect([$name->x - $x, $name->y - $y])->toEqualWithDelta([20, 11], 0.01);
         expect($x >= 0 && $name->x + $name->width <= $plot->width() && $name->y + 5 < $plot->height())->toBeTrue();
@@ -201,7 +193,7 @@ it('writes the legend below the cells, each name beside its pattern, none over a
         $after = $placed[$at + 1] ?? null;
         expect($after === null || $after->y - $name->y >= 20 || ($after->y === $name->y && $after->x - 20 > $name->x + $name->width))->toBeTrue();
     }
-    expect($plot->height() - end($placed)->y)->toBe(16.0);
+    expect($plot->height() - end($placed)->y)->toBe(16.0)->and($plot->legend()->bottom())->toBe(end($placed)->y);
 })->with([
     'in one line' => [4, ['trial', 'survey', 'other']],
     'of one column' => [1, ['parallel-group trial', 'crossover trial', 'cluster trial', 'before-after study', 'cohort or survey']],
@@ -212,9 +204,9 @@ it('leads from each cell that has studies, and marks the one that is open', func
     $map = mapOf(2, 2);
     $links = array_fill_keys($map->rows, array_fill_keys($map->columns, '/x?a=1&b=2'));
     $svg = (new MapPlot($map))->svg('Map', false, $links, ['row 1', 'column 0']);
-    $labels = array_map(fn (SimpleXMLElement $one): string => "{$one['aria-label']} {$one['href']}", drawnAt($svg, '//s:a'));
+    $labels = array_map(fn (SimpleXMLElement $one): string => "{$one['aria-label']} {$one['href']}", Drawn::at($svg, '//s:a'));
     expect($labels)->toBe(['row 0, column 1: 1 /x?a=1&b=2', 'row 1, column 0: 2 /x?a=1&b=2', 'row 1, column 1: 3 /x?a=1&b=2']);
-    $open = drawnAt($svg, '//s:rect[contains(@class, "map-chosen")]');
+    $open = Drawn::at($svg, '//s:rect[contains(@class, "map-chosen")]');
     expect($open)->toHaveCount(1)->and((string) $open[0]['stroke-opacity'])->toBe('1');
-    expect((string) drawnAt($svg, '/s:svg')[0]['role'])->toBe('group')->and((string) drawnAt((new MapPlot($map))->svg('Map'), '/s:svg')[0]['role'])->toBe('img');
+    expect((string) Drawn::at($svg, '/s:svg')[0]['role'])->toBe('group')->and((string) Drawn::at((new MapPlot($map))->svg('Map'), '/s:svg')[0]['role'])->toBe('img');
 });

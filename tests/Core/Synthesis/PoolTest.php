@@ -99,6 +99,36 @@ it('pools by Mantel and Haenszel, and by Peto', function () {
         ->toBe([-0.606079, -0.606079, 0.141072]);
 });
 
+// by another program from the formulae
+it('tells how studies differ around what is pooled from their counts, and what each weighs', function (Measure $measure, string $in, array $q, array $weights) {
+    $of = data_at(ofTrials($measure), $in);
+    expect(at($of, 'k', 'df', 'Q', 'p_Q'))->toBe([5, 4, ...$q]);
+    expect(array_map(fn (float $one): float => round($one, 6), $of['weights_pct']))->toBe(array_combine(['S1', 'S2', 'S3', 'S4', 'S5'], $weights));
+})->with([
+    [Measure::OddsRatio, 'mantel_haenszel', [6.074693, 0.193639], [15.761416, 2.645788, 39.884755, 2.307373, 39.400668]],
+    [Measure::RiskRatio, 'mantel_haenszel', [5.19992, 0.267393], [15.714705, 2.591323, 40.826993, 2.024471, 38.842508]],
+    [Measure::RiskDifference, 'mantel_haenszel', [10.352718, 0.034887], [12.999679, 6.304766, 26.706003, 3.152383, 50.837168]],
+    [Measure::Peto, 'peto', [6.629887, 0.156788], [14.79083, 4.106771, 35.427753, 1.429807, 44.244838]],
+]);
+
+it('pools no counts where one side has no event, and tests nothing of one study or none', function () {
+    $none = ['k' => 2, 'Q' => null, 'df' => null, 'p_Q' => null, 'estimate' => null, 'weights_pct' => []];
+    $empty = [['S1', 2001, 0, 10, 3, 10, ''], ['S2', 2002, 0, 20, 5, 20, '']];
+    // neither side: of the comparator alone there is no ratio, and of the other none
+    foreach ([$empty, array_map(fn (array $one): array => [$one[0], $one[1], $one[4], $one[5], $one[2], $one[3], ''], $empty)] as $trials) {
+        foreach ([Measure::OddsRatio, Measure::RiskRatio] as $measure) {
+            expect(array_intersect_key(ofTrials($measure, $trials)['mantel_haenszel'], $none))->toEqual($none);
+        }
+        expect(data_at(ofTrials(Measure::RiskDifference, $trials), 'mantel_haenszel.estimate'))->not->toBeNull();
+    }
+    foreach ([Measure::RiskRatio, Measure::RiskDifference] as $measure) {
+        expect(at(ofTrials($measure, [TRIALS[0]]), 'mantel_haenszel.df', 'mantel_haenszel.p_Q', 'mantel_haenszel.weights_pct.S1'))->toEqual([0, null, 100.0]);
+        expect(at(ofTrials($measure, []), 'mantel_haenszel.estimate', 'mantel_haenszel.Q'))->toBe([null, null]);
+    }
+    expect(at(ofTrials(Measure::Peto, []), 'k', 'peto.k', 'peto.estimate', 'peto.Q', 'estimate'))->toBe([0, 0, null, null, null])
+        ->and(ofTrials(Measure::Peto, [])['peto']['weights_pct'])->toBe([]);
+});
+
 it('leaves out by name what is undefined, and keeps two rows of one name apart', function () {
     $of = ofTrials(Measure::RiskRatio, [...TRIALS, ['S6', 2006, 0, 9, 0, 9, ''], ['S1', 2007, 5, 48, 4, 50, '']]);
     expect([$of['k'], $of['excluded']])
