@@ -72,11 +72,11 @@ final class DiagramSvg
                 "\n".
                 '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %1$d %2$d" width="%1$d" height="%2$d" role="img" '.
                 'font-family="Liberation Sans, Arial, sans-serif" font-size="13" fill="#12222c"><title>%3$s</title><rect width="100%%" height="100%%" fill="#ffffff"/>'.
-                '<text x="20" y="28" font-size="16" font-weight="bold">%3$s</text>%4$s</svg>'.
-                "\n",
+                "%4\$s%5\$s</svg>\n",
             $width,
             $y,
             self::escaped($title),
+            Heading::drawn($title, $width),
             $this->body,
         );
     }
@@ -229,7 +229,7 @@ final class DiagramSvg
 
     private function head(string $arm, ArmColumn $column): void
     {
-        $lines = explode("\n", wordwrap($arm, (int) floor($column->width / 7.4), "\n"));
+        $lines = Lines::of($arm, (int) floor($column->width / 7.4));
         $this->body .= sprintf(
             '<rect x="%d" y="44" width="%d" height="34" rx="4" fill="#d5e4ec" stroke="#12222c" stroke-width="1.2"/>',
             $column->x,
@@ -284,14 +284,10 @@ final class DiagramSvg
     private static function wrapped(FlowLine $line): array
     {
         $fits = self::FITS - ($line->isPart ? 2 : 0);
-        // at a blank where there is one; words longer than a line are cut
+        // a number stays with what says that it is one
         $held = strtr($line->words(), ['(n = ' => "(n\x1F=\x1F"]);
-        preg_match_all("/\\G *(.{1,{$fits}}(?= |$)|.{{$fits}}|.+$)/u", $held, $found);
 
-        return array_map(
-            fn (string $part): string => strtr($part, ["\x1F" => ' ']),
-            $found[1] === [] ? [$held] : $found[1],
-        );
+        return array_map(fn (string $part): string => strtr($part, ["\x1F" => ' ']), Lines::of($held, $fits));
     }
 
     private static function escaped(string $text): string

@@ -11,7 +11,8 @@ use Tests\Browser\Server;
 function missetAt(int $width, array $paths, string ...$words): array
 {
     $ines = Browser::open()->signIn('ines.okafor@heron.example', 'night-shift-demo');
-    $ines->tools('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => 800, 'deviceScaleFactor' => 1, 'mobile' => $width < 500]);
+    $window = ['width' => $width, 'height' => 800, 'deviceScaleFactor' => 1, 'mobile' => $width < 500];
+    $ines->tools('Emulation.setDeviceMetricsOverride', $window);
     $found = [];
     foreach ($paths as $path) {
         $ines->visit($path);

@@ -332,7 +332,7 @@ it('suggests in the first form too: what a synonym finds, a heading to tick, and
     $mirela = Browser::open()->signIn('mirela.haas@heron.example', 'night-shift-demo')->visit("/reviews/{$review}/searches/new");
     // the concepts stand there in the words of the question
     $mirela->fill('Name', 'By hand')->sees('Concept 2');
-    $concept = fn (int $at): string => (string) $mirela->driver->executeScript('return document.getElementById("block-'.$at.'").value');
+    $concept = fn (int $at): string => (string) $mirela->one("//input[@id='block-{$at}']")->getDomProperty('value');
     expect($concept(0))->toContain('night')->and($concept(1))->toContain('light');
     $second = $mirela->one('//textarea[@aria-label="Synonyms of concept 2"]');
     $second->sendKeys('lux OR visor');

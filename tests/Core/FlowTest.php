@@ -1,5 +1,6 @@
 <?php
 
+use Tests\Core\Drawn;
 use WaryHeron\Core\Flow\Diagram;
 use WaryHeron\Core\Flow\DiagramSvg;
 use WaryHeron\Core\Flow\Flow;
@@ -279,3 +280,25 @@ it('draws a small review without full texts too', function () {
         ->toContain('Publications included (n = 1)')
         ->toContain('No reason given (n = 1)');
 });
+
+it('writes the name of a review above its diagram in two lines at most, within the picture', function (string $title, array $lines) {
+    $small = Diagram::of(
+        Flow::from(new FlowFacts(3, 3, 1, 0, 1, 1, 0, ['' => 1], recordsBySource: ['database' => 3])),
+        null,
+        [new NamedSource(SourceKind::Database, 'Alder Index', 3)],
+        [],
+        new IncludedCount(1, 1),
+    );
+    $svg = DiagramSvg::of($small, $title);
+    expect(array_map(strval(...), Drawn::at($svg, '//s:text[@font-size="16"]')))->toBe($lines)
+        ->and((string) Drawn::at($svg, '/s:svg/s:title')[0])->toBe($title)
+        ->and(Drawn::misplaced($svg))->toBe([]);
+})->with([
+    'short' => ['Light at night', ['Light at night']],
+    'of two lines' => [
+        'Bright or blue-enriched light during or right before the shift for hospital staff who work at night',
+        ['Bright or blue-enriched light during or right before the', 'shift for hospital staff who work at night'],
+    ],
+    'too long' => [str_repeat('Wärme ', 30).'Ende', [trim(str_repeat('Wärme ', 10)), trim(str_repeat('Wärme ', 10)).'…']],
+    'of one word' => [str_repeat('ä', 150), [str_repeat('ä', 60), str_repeat('ä', 59).'…']],
+]);

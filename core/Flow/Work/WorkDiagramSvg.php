@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Flow\Work;
 
+use WaryHeron\Core\Flow\Heading;
+use WaryHeron\Core\Flow\Lines;
+
 /** Draws the steps of a review as SVG, one below the other or side by side in rows; each number a link with its definition. */
 final class WorkDiagramSvg
 {
@@ -17,6 +20,9 @@ final class WorkDiagramSvg
 
     /** Letters of this size that a box takes. */
     private const FITS = 42;
+
+    /** Of the larger, bold ones of its title. */
+    private const TITLE_FITS = 34;
 
     private const TOP = 52;
 
@@ -56,15 +62,18 @@ final class WorkDiagramSvg
             $y += $height + self::GAP;
         }
 
+        $width = 20 + $this->columns * (self::WIDTH + self::GAP);
+
         return sprintf(
             '<?xml version="1.0" encoding="UTF-8"?>'."\n".
                 '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %1$d %2$d" width="%1$d" height="%2$d" '.
                 'font-family="Liberation Sans, Arial, sans-serif" font-size="13" fill="#12222c"><title>%3$s</title>'.
                 '<rect width="100%%" height="100%%" fill="#ffffff"/>'.
-                '<text x="20" y="28" font-size="16" font-weight="bold">%3$s</text>%4$s</svg>'."\n",
-            20 + $this->columns * (self::WIDTH + self::GAP),
+                "%4\$s%5\$s</svg>\n",
+            $width,
             $y,
             self::escaped($title),
+            Heading::drawn($title, $width),
             $this->body,
         );
     }
@@ -97,23 +106,27 @@ final class WorkDiagramSvg
         );
         $x += self::PADDING;
         $how = 'font-weight="bold" font-size="14"';
-        $at = $this->words($step->title, $x, $y + self::PADDING + 12, $how, self::LINE + 1);
+        $at = $this->words(self::title($step), $x, $y + self::PADDING + 12, $how, self::LINE + 1);
         foreach ($step->facts as $fact) {
-            foreach (self::wrapped(number_format($fact->n).' '.$fact->label) as $line) {
+            foreach (self::wrapped([number_format($fact->n).' '.$fact->label]) as $line) {
                 $this->fact($fact, $line, $x, $at);
                 $at += self::LINE;
             }
         }
         foreach ([...$step->rules, ...$step->people] as $i => $words) {
             $at += $i === 0 || $i === count($step->rules) ? 5 : 0;
-            $at = $this->words($words, $x, $at, 'font-size="12" fill="#44545e"', self::LINE - 1);
+            $at = $this->words(self::wrapped([$words]), $x, $at, 'font-size="12" fill="#44545e"', self::LINE - 1);
         }
     }
 
-    /** Returns where the next line begins. */
-    private function words(string $words, int $x, int $at, string $how, int $step): int
+    /**
+     * Returns where the next line begins.
+     *
+     * @param  list<string>  $lines
+     */
+    private function words(array $lines, int $x, int $at, string $how, int $step): int
     {
-        foreach (self::wrapped($words) as $line) {
+        foreach ($lines as $line) {
             $this->text($line, $x, $at, $how);
             $at += $step;
         }
@@ -156,23 +169,26 @@ final class WorkDiagramSvg
         $facts = array_map(fn (WorkFact $one): string => number_format($one->n).' '.$one->label, $step->facts);
 
         return 2 * self::PADDING +
-            self::lines([$step->title]) * (self::LINE + 1) +
-            self::lines($facts) * self::LINE +
-            self::lines([...$step->rules, ...$step->people]) * (self::LINE - 1) +
+            count(self::title($step)) * (self::LINE + 1) +
+            count(self::wrapped($facts)) * self::LINE +
+            count(self::wrapped([...$step->rules, ...$step->people])) * (self::LINE - 1) +
             ($step->rules === [] ? 0 : 5) +
             ($step->people === [] ? 0 : 5);
     }
 
-    /** @param  array<string>  $texts */
-    private static function lines(array $texts): int
+    /** @return non-empty-list<string> */
+    private static function title(WorkStep $step): array
     {
-        return array_sum(array_map(fn (string $one): int => count(self::wrapped($one)), $texts));
+        return Lines::of($step->title, self::TITLE_FITS);
     }
 
-    /** @return non-empty-list<string> */
-    private static function wrapped(string $words): array
+    /**
+     * @param  array<string>  $texts
+     * @return list<string>
+     */
+    private static function wrapped(array $texts): array
     {
-        return explode("\n", wordwrap($words, self::FITS, "\n", false));
+        return array_merge(...array_map(fn (string $one): array => Lines::of($one, self::FITS), array_values($texts)));
     }
 
     private static function escaped(string $text): string

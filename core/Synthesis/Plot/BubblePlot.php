@@ -65,7 +65,8 @@ final readonly class BubblePlot
             ['stroke-width' => 1.8],
         );
         $this->bubbles($draw);
-        $draw->text(self::LEFT + self::WIDTH / 2, $bottom + 36, Words::cut($draw, $this->moderator, self::WIDTH), ['text-anchor' => 'middle']);
+        $moderator = Words::cut($draw, $this->moderator, self::WIDTH);
+        $draw->text(self::LEFT + self::WIDTH / 2, $bottom + 36, $moderator, ['text-anchor' => 'middle']);
         $draw->text(self::LEFT + 4, self::TOP + 10, Words::cut($draw, $this->measure, self::WIDTH), ['opacity' => 0.75]);
         $studies = count($this->points);
         $about = "{$studies} studies by {$this->moderator} and {$this->measure}, with the line of the regression.";

@@ -131,7 +131,8 @@ final readonly class Funnel
         foreach (Axis::of(0.0, $this->most, false)->ticks as $tick) {
             $draw->text(self::LEFT - 6, $this->y($tick) + 4, $this->axis->label($tick), ['text-anchor' => 'end', 'opacity' => 0.75]);
         }
-        $draw->text(self::LEFT + self::WIDTH / 2, $bottom + 36, Words::cut($draw, $this->measure, self::WIDTH), ['text-anchor' => 'middle']);
+        $measure = Words::cut($draw, $this->measure, self::WIDTH);
+        $draw->text(self::LEFT + self::WIDTH / 2, $bottom + 36, $measure, ['text-anchor' => 'middle']);
         $draw->text(self::LEFT + 4, self::TOP + 10, 'standard error ↓', ['opacity' => 0.75]);
     }
 }

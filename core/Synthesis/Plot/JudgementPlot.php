@@ -122,7 +122,8 @@ final readonly class JudgementPlot
                         self::BAR,
                         ['fill' => $this->fill($at, $regard), 'stroke' => Drawing::ACCENT, 'class' => 'map-sector'],
                     );
-                    $this->number($draw, new Point($x + $part / 2, $y), $part, $counts[$judgement], $this->fill($at, $regard) === Drawing::ACCENT);
+                    $isOnInk = $this->fill($at, $regard) === Drawing::ACCENT;
+                    $this->number($draw, new Point($x + $part / 2, $y), $part, $counts[$judgement], $isOnInk);
                 }
                 $x += $part;
             }

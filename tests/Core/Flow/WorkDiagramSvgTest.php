@@ -1,5 +1,6 @@
 <?php
 
+use Tests\Core\Drawn;
 use WaryHeron\Core\Flow\Work\WorkDiagramSvg;
 use WaryHeron\Core\Flow\Work\WorkFact;
 use WaryHeron\Core\Flow\Work\WorkStep;
@@ -20,14 +21,23 @@ function boxesOf(string $svg): array
 it('draws every step in a box of its own, whatever it holds and however many stand side by side', function (int $steps, int $columns) {
     $all = array_map(fn (int $i): WorkStep => new WorkStep(
         "s{$i}",
-        str_repeat("Step {$i} ", 1 + $i % 5),
-        array_fill(0, $i % 4, 'A rule that is told in many more words than fit into one line of a box'),
+        str_repeat("Step {$i} ", 1 + 2 * ($i % 5)).str_repeat('long', 15 * ($i % 2)),
+        array_fill(0, $i % 4, 'A rule that is told in many more words than fit into one line of a box, and '.str_repeat('ü', 90)),
         array_fill(0, $i % 3, 'Somebody, 3 done'),
         [new WorkFact('things & <more>', 1000 * $i, 'All of them.', '/there')],
     ), range(1, $steps));
-    $svg = WorkDiagramSvg::of($all, 'Lamps & lights', $columns);
+    $svg = WorkDiagramSvg::of($all, str_repeat('Lamps & lights ', $steps), $columns);
     $boxes = boxesOf($svg);
-    expect(simplexml_load_string($svg))->not->toBeFalse()->and($boxes)->toHaveCount($steps);
+    expect($boxes)->toHaveCount($steps)->and(Drawn::misplaced($svg))->toBe([]);
+    // words end before the box that they begin in; 13 px of this letter are 6.6 wide at most, in the mean
+    foreach (Drawn::words($svg) as $words) {
+        $isIn = fn (array $one): bool => $words->y > $one['y'] && $words->y < $one['y'] + $one['height'] &&
+            $words->x > $one['x'] && $words->x < $one['x'] + $one['width'];
+        $within = array_filter($boxes, $isIn);
+        foreach ($within as $one) {
+            expect($words->x + $words->width * 6.6 / 7.28)->toBeLessThan($one['x'] + $one['width']);
+        }
+    }
     preg_match('/viewBox="0 0 (\d+) (\d+)"/', $svg, $size);
     foreach ($boxes as $i => $one) {
         expect($one['x'] + $one['width'])->toBeLessThanOrEqual((int) $size[1])

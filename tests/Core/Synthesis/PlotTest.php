@@ -1,6 +1,6 @@
 <?php
 
-use Tests\Core\Synthesis\Drawn;
+use Tests\Core\Drawn;
 use WaryHeron\Core\Synthesis\Distribution\PointEstimate;
 use WaryHeron\Core\Synthesis\Map\EvidenceMap;
 use WaryHeron\Core\Synthesis\Map\MapPlot;
@@ -192,14 +192,29 @@ it('lets words in no drawing leave it, nor lie on each other, however long they 
 })->with(function () {
     $long = 'how far the people who measured knew which light somebody had been given, and whether that could matter';
     $scale = fn (int $steps): array => array_map(fn (int $i): string => "so much and not more than step {$i} of it", range(1, $steps));
-    $names = array_combine(array_map(fn (int $i): string => "s{$i}", range(1, 40)), array_map(fn (int $i): string => "{$long} {$i}", range(1, 40)));
+    $names = [];
+    foreach (range(1, 40) as $i) {
+        $names["s{$i}"] = "{$long} {$i}";
+    }
     $judged = fn (int $steps, int $regards): string => (new JudgementPlot($names, array_map(
         // nearly all at one step, so that the others' parts are slim
-        fn (int $i): Judged => new Judged("{$long} {$i}", $scale($steps), ['s1' => $scale($steps)[0], ...array_fill_keys(array_keys($names), $scale($steps)[$steps - 1]), 's2' => $scale($steps)[0]]),
+        fn (int $i): Judged => new Judged("{$long} {$i}", $scale($steps), [
+            ...array_fill_keys(array_keys($names), $scale($steps)[$steps - 1]),
+            's2' => $scale($steps)[0],
+        ]),
         range(1, $regards),
     )))->svg($long);
     $studies = array_map(fn (int $i): array => ['label' => $long, 'estimate' => 0.1 * $i, 'se' => 0.1 + 0.01 * $i], range(1, 12));
-    $points = array_map(fn (int $i): array => ['label' => $long, 'x' => 100000.0 * $i, 'estimate' => 0.1 * $i, 'weight' => 1.0], range(1, 12));
+    $points = array_map(
+        fn (int $i): array => ['label' => $long, 'x' => 100000.0 * $i, 'estimate' => 0.1 * $i, 'weight' => 1.0],
+        range(1, 12),
+    );
+    $map = EvidenceMap::of(
+        ['a' => [$long], 'b' => ['x']],
+        ['a' => [$long], 'b' => ['y']],
+        ['a' => [$long], 'b' => ['z']],
+        [[], [], [$long, 'z']],
+    );
 
     return [
         'a judgement of one step' => [$judged(1, 1)],
@@ -208,6 +223,6 @@ it('lets words in no drawing leave it, nor lie on each other, however long they 
         'a funnel' => [(new Funnel($studies, 0.2, 0.0, false, $long))->svg($long)],
         'a funnel of ratios' => [(new Funnel($studies, 0.2, 0.0, true, $long))->svg($long)],
         'a regression' => [(new BubblePlot($points, fn (float $x): float => 1e-6 * $x, $long, $long, true))->svg($long)],
-        'a map' => [(new MapPlot(EvidenceMap::of(['a' => [$long], 'b' => ['x']], ['a' => [$long], 'b' => ['y']], ['a' => [$long], 'b' => ['z']], [[], [], [$long, 'z']])))->svg($long)],
+        'a map' => [(new MapPlot($map))->svg($long)],
     ];
 });

@@ -1,6 +1,6 @@
 <?php
 
-namespace Tests\Core\Synthesis;
+namespace Tests\Core;
 
 use SimpleXMLElement;
 use WaryHeron\Core\Synthesis\Plot\PlacedText;
@@ -20,7 +20,7 @@ final class Drawn
         return array_values((array) $xml->xpath($path));
     }
 
-    /** @return list<PlacedText> all words in it, by the room that they are reckoned to take */
+    /** @return list<PlacedText> all words in it that are not turned, by the room that they are reckoned to take */
     public static function words(string $svg): array
     {
         $root = self::at($svg, '/s:svg')[0];
@@ -35,7 +35,7 @@ final class Drawn
             };
 
             return new PlacedText((string) $one, (float) $one['x'] - $before, (float) $one['y'], $width, $size);
-        }, self::at($svg, '//s:text'));
+        }, self::at($svg, '//s:text[not(@transform)]'));
     }
 
     /** @return list<string> words that reach out of the picture, or over others */
