@@ -49,7 +49,7 @@
             <button type="button" class="bar-button bar-wide" x-on:click="$dispatch('show-keys')">Keys</button>
             <button type="button" class="bar-button bar-wide" x-on:click="change">Light or dark</button>
             @auth
-                <a href="{{ route('account') }}">{{ $user->name }}</a>
+                <a class="bar-person" href="{{ route('account') }}">{{ $user->name }}</a>
                 <form method="post" action="{{ route('sign-out') }}" data-signs-out>@csrf <button class="bar-button">Sign out</button></form>
             @endauth
         </header>

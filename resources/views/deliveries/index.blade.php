@@ -28,7 +28,7 @@
                     <tbody>
                         @foreach ($deliveries as $delivery)
                             <tr>
-                                <td><a href="{{ route('deliveries.show', [$review, $delivery]) }}">{{ $delivery->source_name }}</a><br><span
+                                <td><a href="{{ route('deliveries.show', [$review, $delivery]) }}"><bdi>{{ $delivery->source_name }}</bdi></a><br><span
                                         class="small quiet">{{ $delivery->file_name ?? 'fetched' }} · {{ $delivery->creator->name }}</span>
                                 </td>
                                 <td class="whitespace-nowrap">{{ $delivery->searched_on->format('j M Y') }}</td>
