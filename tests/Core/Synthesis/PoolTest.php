@@ -130,6 +130,58 @@ it('pools no counts where one side has no event, and tests nothing of one study 
         ->and(ofTrials(Measure::Peto, [])['peto']['weights_pct'])->toBe([]);
 });
 
+/** What of some of the studies is told in short, as one line of figures. */
+const IN_SHORT = [
+    'k', 'Q', 'I2', 'common.estimate', 'common.se', 'DL.estimate', 'DL.se', 'DL.tau2', 'REML.estimate', 'REML.se', 'REML.tau2',
+];
+
+// by another program from the formulae
+it('pools without each study, and year by year', function () {
+    $of = ofTrials(Measure::RiskRatio);
+    $without = [
+        'S1' => [4, 4.8976, 38.745512, -0.481458, 0.133047, -0.468142, 0.209542, 0.061534, -0.469915, 0.201465, 0.05335],
+        'S2' => [4, 3.680447, 18.488168, -0.538824, 0.125437, -0.552092, 0.148702, 0.01726, -0.55765, 0.159835, 0.026869],
+        'S3' => [4, 3.172731, 5.444249, -0.37257, 0.156074, -0.379173, 0.170905, 0.009233, -0.37257, 0.156074, 0.0],
+        'S4' => [4, 4.203327, 28.627959, -0.498894, 0.123518, -0.495737, 0.157998, 0.02861, -0.496222, 0.155505, 0.02621],
+        'S5' => [4, 3.016913, 0.560591, -0.668284, 0.163629, -0.667393, 0.165089, 0.000934, -0.668284, 0.163629, 0.0],
+    ];
+    expect(array_map(fn (array $one): array => at($one, ...IN_SHORT), $of['leave_one_out']))->toEqual($without);
+    $years = [
+        [1, 0.0, null, -0.673345, 0.324339, -0.673345, 0.324339, null, -0.673345, 0.324339, null],
+        [2, 1.708036, 41.453234, -0.481648, 0.289278, -0.36684, 0.43971, 0.182094, -0.36684, 0.43971, 0.182094],
+        [3, 2.221635, 9.976207, -0.652114, 0.164631, -0.637172, 0.183229, 0.012724, -0.652114, 0.164631, 0.0],
+        $without['S5'],
+        [5, 5.197203, 23.035532, -0.509096, 0.123093, -0.512181, 0.156563, 0.028057, -0.512162, 0.154015, 0.025578],
+    ];
+    expect(array_map(fn (array $one): array => at($one, ...IN_SHORT), $of['cumulative']))->toEqual($years);
+    expect(array_keys($of['leave_one_out']['S1']))->toBe(['k', 'common', 'Q', 'I2', 'DL', 'REML'])
+        ->and(array_keys($of['cumulative'][0]))->toBe(['added', 'k', 'common', 'Q', 'I2', 'DL', 'REML']);
+});
+
+it('pools each group by itself, and tests whether they differ', function () {
+    $of = ofTrials(Measure::RiskRatio)['subgroups'];
+    $with = [...IN_SHORT, 'df', 'p'];
+    expect(array_map(fn (array $one): array => at($one, ...$with), $of['groups']))->toEqual([
+        'x' => [2, 1.708036, 41.453234, -0.481648, 0.289278, -0.36684, 0.43971, 0.182094, -0.36684, 0.43971, 0.182094, 1, 0.19124],
+        'y' => [3, 3.478174, 42.49856, -0.515165, 0.136022, -0.540772, 0.211738, 0.054057, -0.541579, 0.21424, 0.056274, 2, 0.175681],
+    ]);
+    expect(at($of['between'], 'common.Q', 'common.df', 'common.p', 'DL.Q', 'DL.df', 'DL.p', 'REML.Q', 'REML.p'))
+        ->toBe([0.010993, 1, 0.916495, 0.127015, 1, 0.721547, 0.127626, 0.720907]);
+});
+
+it('says how sure the share of I² is, by one formula where studies differ much and by another where not', function (array $estimates, float $variance, array $of) {
+    $all = ofEffects(array_map(fn (float $one): array => [$one, $variance], $estimates));
+    expect(at($all['heterogeneity'], 'Q', 'I2_low', 'I2_high'))->toEqualWithDelta($of, 1e-6);
+})->with([
+    [[0.1, 0.9, 0.3], 0.04, [8.666667, 24.742716, 92.923683]],
+    [[0.1, 0.6], 0.04, [3.125, 0.0, 92.779657]],
+    [[0.1, 0.6], 0.125, [1.0, null, null]],
+    [[0.1, 0.4, 0.3, 0.5], 0.02, [4.375, 0.0, 75.378469]],
+    [[0.1, 0.4, 0.3, 0.5], 0.03, [2.916667, 0.0, 84.250346]],
+    [[0.1, 0.5, 0.4], 0.06, [1.444444, 0.0, 85.597222]],
+    [[0.2, 0.2, 0.2], 0.06, [0.0, 0.0, 0.0]],
+]);
+
 it('leaves out by name what is undefined, and keeps two rows of one name apart', function () {
     $of = ofTrials(Measure::RiskRatio, [...TRIALS, ['S6', 2006, 0, 9, 0, 9, ''], ['S1', 2007, 5, 48, 4, 50, '']]);
     expect([$of['k'], $of['excluded']])
