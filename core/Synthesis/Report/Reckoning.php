@@ -53,8 +53,17 @@ final class Reckoning
         return match ($this->form) {
             ReportForm::RiskRatioInterval => $this->ratio(AnalysisMeasure::RiskRatio),
             ReportForm::OddsRatioInterval => $this->ratio(AnalysisMeasure::OddsRatio),
-            default => new Used($this->smaller($this->counted(1), 1), $this->smaller($this->counted(2), 2)),
+            default => $this->ofCounts(),
         };
+    }
+
+    private function ofCounts(): Used
+    {
+        if ($this->design === StudyDesign::Crossover) {
+            $this->step('pairs', 'how the same people did under both is not counted: reckoned as if they were different, so too wide', null);
+        }
+
+        return new Used($this->smaller($this->counted(1), 1), $this->smaller($this->counted(2), 2));
     }
 
     private function counted(int $arm): Group
@@ -200,16 +209,17 @@ final class Reckoning
         $effect = Correlation::effect($r, $n);
         $this->step('Fisher’s Z', 'artanh '.self::shown($r), $effect->estimate, 'Fisher 1921');
 
-        return new Used(new Group($n), direct: [AnalysisMeasure::Correlation->value => $effect]);
+        return new Used(new Group($n), direct: [AnalysisMeasure::Correlation->value => $this->widened($effect)]);
     }
 
     private function share(): Used
     {
         [$x, $n] = $this->numbers->all('x', 'n');
-        $share = Share::of($x, $n);
+        $group = $this->smaller(new Group($n, $x));
+        $share = Share::of($group->events, $group->n);
 
         return new Used(
-            new Group($n, $x),
+            $group,
             direct: [
                 AnalysisMeasure::ShareByLogit->value => $share?->logit() ?? Effect::undefined(),
                 AnalysisMeasure::ShareByArcsine->value => $share?->doubleArcsine() ?? Effect::undefined(),
@@ -218,14 +228,14 @@ final class Reckoning
     }
 
     /** Where whole wards were allocated, a group counts as fewer people: n / (1 + (m − 1) ICC). */
-    private function smaller(Group $group, int $arm): Group
+    private function smaller(Group $group, ?int $arm = null): Group
     {
         $by = $this->designEffect();
         if ($by === null || $group->n === null) {
             return $group;
         }
         $this->step(
-            "people, {$this->arm($arm)}",
+            $arm === null ? 'people' : "people, {$this->arm($arm)}",
             self::shown($group->n).' / '.self::shown($by).', the design effect 1 + (m − 1) × ICC',
             $group->n / $by,
             'Donner & Klar 2000',

@@ -6,6 +6,7 @@ use WaryHeron\Core\Synthesis\Report\Numbers;
 use WaryHeron\Core\Synthesis\Report\OutcomeKind;
 use WaryHeron\Core\Synthesis\Report\Reckoning;
 use WaryHeron\Core\Synthesis\Report\ReportForm as Form;
+use WaryHeron\Core\Synthesis\Report\Step;
 use WaryHeron\Core\Synthesis\Report\StudyDesign as Design;
 use WaryHeron\Core\Synthesis\Report\Used;
 
@@ -128,6 +129,97 @@ function lgammaOf(float $x): float
 {
     return ($x - 0.5) * log($x) - $x + 0.5 * log(2 * M_PI) + 1 / (12 * $x) - 1 / (360 * $x ** 3) + 1 / (1260 * $x ** 5);
 }
+
+it('tells each step with the numbers in it, and whose formula it is', function (Form $form, array $given, array $steps, Design $design = Design::Parallel) {
+    $told = array_map(
+        fn (Step $one): string => "{$one->what}: {$one->formula} = ".Step::shown($one->result).($one->source === '' ? '' : " [{$one->source}]"),
+        reckoned($form, $given, $design)->steps,
+    );
+    expect($told)->toBe($steps);
+})->with([
+    'percentages' => [Form::Percentages, ['p1' => 23.3, 'n1' => 30, 'p2' => 40, 'n2' => 31], [
+        'events, intervention: 23.3 % of 30, to a whole number = 7',
+        'events, comparator: 40 % of 31, to a whole number = 12',
+    ]],
+    'counts of the same people' => [Form::Counts, ['e1' => 3, 'n1' => 30, 'e2' => 4, 'n2' => 30], [
+        'pairs: how the same people did under both is not counted: reckoned as if they were different, so too wide = ?',
+    ], Design::Crossover],
+    'a ratio of wards' => [Form::RiskRatioInterval, ['estimate' => 0.8, 'low' => 0.5, 'high' => 1.28, 'icc' => 0.05, 'cluster' => 21], [
+        'SE of the log: (ln 1.28 − ln 0.5) / 2z = 0.2398',
+        'SE: times √ of the design effect 2 = 0.33913 [Donner & Klar 2000]',
+    ], Design::Cluster],
+    'standard errors' => [Form::MeansWithSe, ['n1' => 49, 'm1' => 3, 'se1' => 0.5, 'n2' => 36, 'm2' => 2, 'se2' => 0.25], [
+        'SD, intervention: SE × √n = 0.5 × √49 = 3.5',
+        'SD, comparator: SE × √n = 0.25 × √36 = 1.5',
+    ]],
+    'intervals, by t below 60 people' => [
+        Form::MeansWithInterval,
+        ['n1' => 59, 'm1' => 7.8, 'low1' => 6.2, 'high1' => 9.4, 'n2' => 60, 'm2' => 7, 'low2' => 6.5, 'high2' => 7.5],
+        ['SD, intervention: √n × (9.4 − 6.2) / (2t(58)), n = 59 = 6.1396', 'SD, comparator: √n × (7.5 − 6.5) / (2z), n = 60 = 1.976'],
+    ],
+    'ranges' => [Form::Ranges, ['n1' => 45, 'min1' => 1, 'median1' => 6, 'max1' => 12, 'n2' => 40, 'min2' => 0, 'median2' => 5, 'max2' => 11], [
+        'mean, intervention: from 1, 6, 12 = 6.25 [Wan et al. 2014]',
+        'SD, intervention: from 1, 6, 12 of 45 = 2.4971 [Wan et al. 2014]',
+        'mean, comparator: from 0, 5, 11 = 5.25 [Wan et al. 2014]',
+        'SD, comparator: from 0, 5, 11 of 40 = 2.5506 [Wan et al. 2014]',
+    ]],
+    'a change' => [
+        Form::Changes,
+        ['n1' => 30, 'm1' => -2, 'sd1' => '', 'n2' => 30, 'm2' => -1, 'sd2' => 2.5, 'before1' => 3, 'after1' => 4, 'r' => 0.5],
+        ['SD of the change, intervention: √(3² + 4² − 2 × 0.5 × both) = 3.6056'],
+    ],
+    'a difference by its interval' => [Form::DifferenceWithInterval, ['n1' => 20, 'n2' => 22, 'estimate' => 1.4, 'low' => 0.2, 'high' => 2.6], [
+        'SE: width / (2 t(40)) = 0.59374',
+        'SD of both groups: SE / √(1/n₁ + 1/n₂) = 1.9218',
+    ]],
+    'a difference by a bound of p' => [Form::DifferenceWithP, ['n1' => 20, 'n2' => 22, 'estimate' => 1.4, 'p' => '<0.03'], [
+        'SE: |difference| / t(40) of p <0.03 (only a bound is told, so the true error is smaller) = 0.62215',
+        'SD of both groups: SE / √(1/n₁ + 1/n₂) = 2.0137',
+    ]],
+    'a difference within pairs' => [Form::DifferenceWithP, ['n1' => 20, 'n2' => 20, 'estimate' => 1.4, 'p' => 0.03, 'paired' => 0.5], [
+        'SE: |difference| / t(19) of p 0.03 = 0.59685',
+        'SE of the difference: as reported for the pairs = 0.59685 [Elbourne et al. 2002]',
+        'SD within: SE × √n / √(2(1 − r)), r = 0.5 = 2.6692 [Borenstein et al. 2009]',
+    ], Design::Crossover],
+    'means of pairs of which nothing is known' => [Form::MeansWithSd, ['n1' => 25, 'm1' => 6, 'sd1' => 2, 'n2' => 25, 'm2' => 5, 'sd2' => 2], [
+        'pairs: no correlation within people is given: reckoned as if they were different, so too wide = ?',
+    ], Design::Crossover],
+    'a ratio by p' => [Form::RatioWithP, ['estimate' => 0.8, 'p' => '0.04'], ['SE of the log: |ln 0.8| / z of p 0.04 = 0.10865']],
+    'a ratio by its interval of 90 %' => [Form::RatioInterval, ['estimate' => 0.8, 'low' => 0.5, 'high' => 1.28, 'level' => 90], [
+        'SE of the log: (ln 1.28 − ln 0.5) / 2z = 0.28574',
+    ]],
+    'a ratio with its error' => [Form::RatioWithSe, ['estimate' => 0.8, 'se' => 0.2], []],
+    'a correlation' => [Form::CorrelationOf, ['r' => 0.4, 'n' => 50], ['Fisher’s Z: artanh 0.4 = 0.42365 [Fisher 1921]']],
+]);
+
+it('takes no error from a p that cannot be one, nor from a ratio that says nothing', function (array $given) {
+    expect(reckoned(Form::RatioWithP, $given)->effect(Measure::Ratio)->isDefined())->toBeFalse();
+})->with([
+    [['estimate' => 0.8, 'p' => 0]], [['estimate' => 0.8, 'p' => 1]], [['estimate' => 0.8, 'p' => 1.2]], [['estimate' => 0.8]],
+    [['estimate' => 1, 'p' => 0.04]], [['estimate' => 0, 'p' => 0.04]], [['estimate' => -2, 'p' => 0.04]], [['p' => 0.04]],
+]);
+
+it('counts whole wards as fewer people where one group is told of too', function () {
+    $with = ['icc' => 0.05, 'cluster' => 21]; // a design effect of 2
+    $halves = reckoned(Form::CountOf, ['x' => 12, 'n' => 50] + $with, Design::Cluster);
+    $same = reckoned(Form::CountOf, ['x' => 6, 'n' => 25]);
+    foreach ([Measure::ShareByLogit, Measure::ShareByArcsine] as $measure) {
+        expect($halves->effect($measure))->toEqual($same->effect($measure));
+    }
+    expect([$halves->one->n, $halves->one->events, $halves->steps[0]->what])->toBe([25.0, 6.0, 'people']);
+    [$wide, $plain] = array_map(
+        fn (Design $design): float => (float) reckoned(Form::CorrelationOf, ['r' => 0.4, 'n' => 50] + $with, $design)->effect(Measure::Correlation)->variance,
+        [Design::Cluster, Design::Parallel],
+    );
+    expect($wide / $plain)->toEqualWithDelta(2.0, 1e-12);
+});
+
+it('divides by no design effect that cannot be one', function (array $with) {
+    $used = reckoned(Form::Counts, ['e1' => 10, 'n1' => 80, 'e2' => 20, 'n2' => 90] + $with, Design::Cluster);
+    expect([$used->one->n, $used->two->n, $used->steps])->toBe([80.0, 90.0, []]);
+})->with([
+    [['icc' => 0.05]], [['cluster' => 21]], [['icc' => -0.01, 'cluster' => 21]], [['icc' => 1.01, 'cluster' => 21]], [['icc' => 0.05, 'cluster' => 0.9]],
+]);
 
 it('says what looks wrong as numbers are typed', function (Form $form, array $given, string $says, ?array $scale = null, array $sds = []) {
     $checks = new Checks($form, new Numbers(array_map(strval(...), $given)), $scale, $sds);
