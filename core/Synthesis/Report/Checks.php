@@ -39,7 +39,9 @@ final readonly class Checks
             array_push($said, ...$this->counts($arm), ...$this->values($arm));
         }
 
-        return array_values(array_filter([...$said, ...$this->interval(), $this->sameTwice(), $this->apart(), $this->chance()]));
+        array_push($said, ...$this->oneGroup(), ...$this->interval(), ...$this->design());
+
+        return array_values(array_filter([...$said, $this->sameTwice(), $this->apart(), $this->chance()]));
     }
 
     /** @return list<?string> */
@@ -90,6 +92,7 @@ final readonly class Checks
             $isOutside ? "The mean of the {$group} lies outside the scale." : null,
             $isWide ? "The SD of the {$group} is wider than the scale allows." : null,
             $sd !== null && $sd < 0 ? "The SD of the {$group} is below 0." : null,
+            $se !== null && $se <= 0 ? "The standard error of the {$group} is not above 0." : null,
             $isPerhapsSe && $sd * sqrt($n) < 2 * $other
                 ? "The SD of the {$group} is much smaller than in other studies on this scale: is it a standard error?"
                 : null,
@@ -121,6 +124,46 @@ final readonly class Checks
         ];
     }
 
+    /**
+     * Where a share or a correlation is told of one group.
+     *
+     * @return list<?string>
+     */
+    private function oneGroup(): array
+    {
+        [$x, $n, $r] = [$this->of(ReportForm::CountOf, 'x'), $this->numbers->of('n'), $this->of(ReportForm::CorrelationOf, 'r')];
+
+        return [
+            $x !== null && ($x < 0 || $x != floor($x)) ? 'What is counted is no whole number.' : null,
+            $x !== null && $n !== null && $x > $n ? 'More are counted than there are people.' : null,
+            $n !== null && ($n < 1 || $n != floor($n)) ? 'People are no whole number above 0.' : null,
+            $r !== null && abs($r) >= 1 ? 'A correlation lies between −1 and 1.' : null,
+            $r !== null && $n !== null && $n >= 1 && $n <= 3 ? 'Of three people or fewer a correlation has no error.' : null,
+        ];
+    }
+
+    /**
+     * What the design asks for besides.
+     *
+     * @return list<?string>
+     */
+    private function design(): array
+    {
+        [$icc, $cluster, $paired, $se] = $this->numbers->all('icc', 'cluster', 'paired', 'se');
+
+        return [
+            $icc !== null && ($icc < 0 || $icc > 1) ? 'The intracluster correlation lies between 0 and 1.' : null,
+            $cluster !== null && $cluster < 1 ? 'A cluster has at least one person.' : null,
+            $paired !== null && abs($paired) > 1 ? 'The correlation within people lies between −1 and 1.' : null,
+            $se !== null && $se <= 0 ? 'A standard error is above 0.' : null,
+        ];
+    }
+
+    private function of(ReportForm $form, string $key): ?float
+    {
+        return $this->form === $form ? $this->numbers->of($key) : null;
+    }
+
     /** @return list<?string> */
     private function interval(): array
     {
@@ -146,10 +189,9 @@ final readonly class Checks
 
     private function sameTwice(): ?string
     {
-        foreach (['m' => 'mean', 'sd' => 'SD', 'median' => 'median'] as $key => $label) {
-            $texts = [$this->numbers->text("{$key}1"), $this->numbers->text("{$key}2")];
-            $both = $key === 'sd' ? null : $this->numbers->of("{$key}1");
-            if ($both !== null && $both != 0 && $texts[0] === $texts[1]) {
+        foreach (['m' => 'mean', 'median' => 'median'] as $key => $label) {
+            [$one, $two] = [$this->numbers->text("{$key}1"), $this->numbers->text("{$key}2")];
+            if ($one === $two && ($this->numbers->of("{$key}1") ?? 0.0) != 0) {
                 return "The {$label} is the same in both groups: was one typed twice?";
             }
         }
