@@ -230,7 +230,7 @@ final class Reckoning
     /** Where whole wards were allocated, a group counts as fewer people: n / (1 + (m − 1) ICC). */
     private function smaller(Group $group, ?int $arm = null): Group
     {
-        $by = $this->designEffect();
+        $by = DesignEffect::of($this->design, $this->numbers);
         if ($by === null || $group->n === null) {
             return $group;
         }
@@ -238,7 +238,7 @@ final class Reckoning
             $arm === null ? 'people' : "people, {$this->arm($arm)}",
             self::shown($group->n).' / '.self::shown($by).', the design effect 1 + (m − 1) × ICC',
             $group->n / $by,
-            'Donner & Klar 2000',
+            DesignEffect::SOURCE,
         );
 
         return new Group($group->n / $by, $group->events === null ? null : $group->events / $by, $group->mean, $group->sd);
@@ -246,23 +246,14 @@ final class Reckoning
 
     private function widened(Effect $effect): Effect
     {
-        $by = $this->designEffect();
+        $by = DesignEffect::of($this->design, $this->numbers);
         if ($by === null || $effect->estimate === null || $effect->variance === null) {
             return $effect;
         }
         $wider = Effect::of($effect->estimate, $effect->variance * $by);
-        $this->step('SE', 'times √ of the design effect '.self::shown($by), $wider->standardError(), 'Donner & Klar 2000');
+        $this->step('SE', 'times √ of the design effect '.self::shown($by), $wider->standardError(), DesignEffect::SOURCE);
 
         return $wider;
-    }
-
-    private function designEffect(): ?float
-    {
-        [$icc, $cluster] = $this->numbers->all('icc', 'cluster');
-
-        return $this->design !== StudyDesign::Cluster || $icc === null || $cluster === null || $cluster < 1 || $icc < 0 || $icc > 1
-            ? null
-            : 1 + ($cluster - 1) * $icc;
     }
 
     private function number(string $key): ?float

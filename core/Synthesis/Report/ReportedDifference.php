@@ -25,7 +25,11 @@ final readonly class ReportedDifference
 
             return new Used(new Group($n1), new Group($n2), [$error, ...$pairs->steps ?? []], $pairs->effects ?? []);
         }
-        [$effective1, $effective2] = [$this->effective($n1), $this->effective($n2)];
+        $by = DesignEffect::of($this->design, $this->numbers);
+        [$effective1, $effective2] = array_map(
+            fn (?float $n): ?float => $n === null || $by === null ? $n : $n / $by,
+            [$n1, $n2],
+        );
         $common = (new Comparison($n1, $n2))->fromStandardError($error->result)->sd;
 
         // the comparator stands at 0, so that the groups differ as reported and have the SD that they have in common
@@ -35,7 +39,7 @@ final readonly class ReportedDifference
             [
                 $error,
                 new Step('SD of both groups', 'SE / √(1/n₁ + 1/n₂)', $common),
-                ...$effective1 === $n1 ? [] : [new Step('people', 'divided by the design effect', $effective1, 'Donner & Klar 2000')],
+                ...$by === null ? [] : [new Step('people', 'divided by the design effect', $effective1, DesignEffect::SOURCE)],
             ],
         );
     }
@@ -91,14 +95,5 @@ final readonly class ReportedDifference
         $df = $n1 === null || $n2 === null ? 0.0 : ($this->design === StudyDesign::Crossover ? $n1 - 1 : $n1 + $n2 - 2);
 
         return $df > 0 ? $df : null;
-    }
-
-    private function effective(?float $n): ?float
-    {
-        [$icc, $cluster] = $this->numbers->all('icc', 'cluster');
-
-        return $this->design !== StudyDesign::Cluster || $icc === null || $cluster === null || $n === null
-            ? $n
-            : $n / (1 + (max(1.0, $cluster) - 1) * max(0.0, $icc));
     }
 }

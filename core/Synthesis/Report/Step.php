@@ -20,6 +20,7 @@ final readonly class Step
     {
         return match (true) {
             $number === null => '?',
+            $number == 0 => '0',
             abs($number) >= 1000 || $number === round($number) => rtrim(rtrim(sprintf('%.2f', $number), '0'), '.'),
             default => rtrim(rtrim(sprintf('%.'.max(2, 4 - (int) floor(log10(abs($number)))).'f', $number), '0'), '.'),
         };

@@ -36,6 +36,30 @@ it('reads numbers as reports print them', fn (string $text, ?float $number) => e
     ['−.5', -0.5], ['1e-4', 0.0001], ['86;', 86.0], ['', null], ['n.s.', null], ['3 to 4', null], ['1,23', null], ['--2', null],
 ]);
 
+it('reads signs around numbers, and whether one is only a bound', function (string $text, ?float $number, bool $isBound = false) {
+    $numbers = new Numbers(['p' => $text]);
+    $unread = $number === null && trim($text) !== '' ? ['p'] : [];
+    expect([$numbers->of('p'), $numbers->isBound('p'), $numbers->unread()])->toBe([$number, $isBound, $unread]);
+})->with([
+    [" 12\u{00A0}345 ", 12345.0], ["12\u{202F}345.5", 12345.5], ["\u{2212}1", -1.0], ["\u{2013}1", -1.0], ['12.', 12.0],
+    ['≤ 0.05', 0.05, true],
+    ['< .05', 0.05, true], ['>0.05', 0.05], ['≥3', 3.0], ['= 0.03', 0.03], ['+4', 4.0],
+    ['', null], [' ', null], ['p < 0.05', null], ['0.05 <', null],
+]);
+
+it('takes the level of an interval as a share or in percent, and 95 % where none is given', function (string $text, float $level) {
+    expect((new Numbers(['level' => $text]))->level())->toEqualWithDelta($level, 1e-12);
+})->with([['90', 0.9], ['0.9', 0.9], ['99.9', 0.999], ['', 0.95], ['1', 1.0], ['wide', 0.95]]);
+
+it('shows numbers with what counts of them', function (?float $number, string $shown) {
+    expect(Step::shown($number))->toBe($shown);
+})->with([
+    [null, '?'], [0.0, '0'], [-0.0, '0'], [7.0, '7'], [-7.0, '-7'], [100.0, '100'], [1000.0, '1000'],
+    [999.9996, '1000'], [1000.5, '1000.5'],
+    [12345.678, '12345.68'], [-1234.567, '-1234.57'], [1.5, '1.5'], [12.3456789, '12.346'], [123.456789, '123.46'], [1.23456789, '1.2346'],
+    [0.123456789, '0.12346'], [0.0123456789, '0.012346'], [0.00012345678, '0.00012346'], [-0.5, '-0.5'],
+]);
+
 it('gives an effect for every form and each measure of its kind, with steps where something was reckoned', function (Form $form) {
     $given = plausible($form);
     foreach ($given as $key => $value) {
@@ -168,7 +192,7 @@ it('tells each step with the numbers in it, and whose formula it is', function (
         ['n1' => 30, 'm1' => -2, 'sd1' => '', 'n2' => 30, 'm2' => -1, 'sd2' => 2.5, 'before1' => 3, 'after1' => 4, 'r' => 0.5],
         ['SD of the change, intervention: √(3² + 4² − 2 × 0.5 × both) = 3.6056'],
     ],
-    'a difference by its interval' => [Form::DifferenceWithInterval, ['n1' => 20, 'n2' => 22, 'estimate' => 1.4, 'low' => 0.2, 'high' => 2.6], [
+    'by its interval' => [Form::DifferenceWithInterval, ['n1' => 20, 'n2' => 22, 'estimate' => 1.4, 'low' => 0.2, 'high' => 2.6], [
         'SE: width / (2 t(40)) = 0.59374',
         'SD of both groups: SE / √(1/n₁ + 1/n₂) = 1.9218',
     ]],
@@ -181,7 +205,7 @@ it('tells each step with the numbers in it, and whose formula it is', function (
         'SE of the difference: as reported for the pairs = 0.59685 [Elbourne et al. 2002]',
         'SD within: SE × √n / √(2(1 − r)), r = 0.5 = 2.6692 [Borenstein et al. 2009]',
     ], Design::Crossover],
-    'means of pairs of which nothing is known' => [Form::MeansWithSd, ['n1' => 25, 'm1' => 6, 'sd1' => 2, 'n2' => 25, 'm2' => 5, 'sd2' => 2], [
+    'pairs of which nothing is known' => [Form::MeansWithSd, ['n1' => 25, 'm1' => 6, 'sd1' => 2, 'n2' => 25, 'm2' => 5, 'sd2' => 2], [
         'pairs: no correlation within people is given: reckoned as if they were different, so too wide = ?',
     ], Design::Crossover],
     'a ratio by p' => [Form::RatioWithP, ['estimate' => 0.8, 'p' => '0.04'], ['SE of the log: |ln 0.8| / z of p 0.04 = 0.10865']],
@@ -208,7 +232,8 @@ it('counts whole wards as fewer people where one group is told of too', function
     }
     expect([$halves->one->n, $halves->one->events, $halves->steps[0]->what])->toBe([25.0, 6.0, 'people']);
     [$wide, $plain] = array_map(
-        fn (Design $design): float => (float) reckoned(Form::CorrelationOf, ['r' => 0.4, 'n' => 50] + $with, $design)->effect(Measure::Correlation)->variance,
+        fn (Design $as): float => (float) reckoned(Form::CorrelationOf, ['r' => 0.4, 'n' => 50] + $with, $as)
+            ->effect(Measure::Correlation)->variance,
         [Design::Cluster, Design::Parallel],
     );
     expect($wide / $plain)->toEqualWithDelta(2.0, 1e-12);
@@ -218,7 +243,72 @@ it('divides by no design effect that cannot be one', function (array $with) {
     $used = reckoned(Form::Counts, ['e1' => 10, 'n1' => 80, 'e2' => 20, 'n2' => 90] + $with, Design::Cluster);
     expect([$used->one->n, $used->two->n, $used->steps])->toBe([80.0, 90.0, []]);
 })->with([
-    [['icc' => 0.05]], [['cluster' => 21]], [['icc' => -0.01, 'cluster' => 21]], [['icc' => 1.01, 'cluster' => 21]], [['icc' => 0.05, 'cluster' => 0.9]],
+    [['icc' => 0.05]], [['cluster' => 21]], [['icc' => -0.01, 'cluster' => 21]], [['icc' => 1.01, 'cluster' => 21]],
+    [['icc' => 0.05, 'cluster' => 0.9]],
+]);
+
+it('divides by the same design effect whatever the form', function (float $icc, float $cluster, float $by) {
+    $with = ['icc' => $icc, 'cluster' => $cluster];
+    $difference = ['n1' => 40, 'n2' => 44, 'estimate' => 3, 'se' => 1] + $with;
+    $used = reckoned(Form::DifferenceWithSe, $difference, Design::Cluster);
+    expect([$used->one->n, $used->two->n])->toEqualWithDelta([40 / $by, 44 / $by], 1e-12)
+        ->and($used->steps[2]->what)->toBe('people');
+    $counts = reckoned(Form::Counts, ['e1' => 10, 'n1' => 80, 'e2' => 20, 'n2' => 90] + $with, Design::Cluster);
+    expect([$counts->one->n, $counts->two->n])->toEqualWithDelta([80 / $by, 90 / $by], 1e-12);
+    // of people who were allocated one by one it is not asked for
+    expect(reckoned(Form::DifferenceWithSe, $difference)->one->n)->toBe(40.0);
+})->with([[0.0, 20, 1.0], [1.0, 20, 20.0], [0.05, 1, 1.0], [0.1, 11, 2.0]]);
+
+it('says nothing of pairs of which too little is known', function (array $given) {
+    $used = reckoned(Form::MeansWithSd, $given + ['n1' => 25, 'm1' => 6, 'sd1' => 2, 'n2' => 25, 'm2' => 5, 'sd2' => 2], Design::Crossover);
+    expect($used->direct)->toBe([])->and($used->steps[0]->what)->toBe('pairs');
+})->with([
+    [['paired' => 1]], [['paired' => -1]], [['paired' => '']], [['paired' => 0.5, 'sd1' => '']], [['paired' => 0.5, 'sd2' => '']],
+    [['paired' => 0.5, 'm1' => '']], [['paired' => 0.5, 'm2' => '']], [['paired' => 0.5, 'n1' => 1]], [['paired' => 0.5, 'n2' => '']],
+]);
+
+// by another program from the formulae
+it('reckons pairs of different spread and number by the smaller number', function () {
+    $given = ['n1' => 25, 'm1' => 6, 'sd1' => 2, 'n2' => 20, 'm2' => 5, 'sd2' => 3, 'paired' => 0.3];
+    $pairs = reckoned(Form::MeansWithSd, $given, Design::Crossover);
+    expect($pairs->effect(Measure::MeanDifference)->variance)->toEqualWithDelta((4 + 9 - 2 * 0.3 * 6) / 20, 1e-12);
+    $d = 1 / (sqrt(9.4) / sqrt(1.4));
+    $g = $d * (1 - 3 / (4 * 19 - 1));
+    $roughly = $pairs->effect(Measure::StandardisedApproximately);
+    expect([$roughly->estimate, $roughly->variance])->toEqualWithDelta([$g, (1 / 20 + $g ** 2 / 40) * 1.4], 1e-12);
+    // of two people the exact correction is not defined, the other is; of three both are
+    foreach ([2 => [false, true], 3 => [true, true]] as $n => $isDefined) {
+        $few = reckoned(Form::MeansWithSd, ['n1' => $n, 'n2' => $n] + $given, Design::Crossover);
+        $measures = [Measure::StandardisedMeanDifference, Measure::StandardisedApproximately];
+        expect(array_map(fn (Measure $one): bool => $few->effect($one)->isDefined(), $measures))->toBe($isDefined);
+    }
+});
+
+it('has no effect of a difference whose error cannot be had', function (Form $form, array $given) {
+    $used = reckoned($form, $given + ['n1' => 20, 'n2' => 22, 'estimate' => 1.4]);
+    expect($used->effect(Measure::MeanDifference)->isDefined())->toBeFalse()->and($used->steps[0]->result)->toBeNull();
+})->with([
+    'no t' => [Form::DifferenceWithT, ['t' => 0]], 'no F' => [Form::DifferenceWithF, ['f' => 0]],
+    'F below nothing' => [Form::DifferenceWithF, ['f' => -4]],
+    'no difference' => [Form::DifferenceWithT, ['t' => 2, 'estimate' => '']], 'none given' => [Form::DifferenceWithSe, []],
+    'an error of nothing' => [Form::DifferenceWithSe, ['se' => 0]],
+    'an error below' => [Form::DifferenceWithSe, ['se' => -1]],
+    'p of 0' => [Form::DifferenceWithP, ['p' => 0]], 'p of 1' => [Form::DifferenceWithP, ['p' => 1]], 'no p' => [Form::DifferenceWithP, []],
+    'half an interval' => [Form::DifferenceWithInterval, ['low' => 1]], 'the other half' => [Form::DifferenceWithInterval, ['high' => 2]],
+    'an interval of all' => [Form::DifferenceWithInterval, ['low' => 1, 'high' => 2, 'level' => 100]],
+    'of nothing' => [Form::DifferenceWithInterval, ['low' => 1, 'high' => 2, 'level' => 0]],
+    'a group that is not counted' => [Form::DifferenceWithInterval, ['low' => 1, 'high' => 2, 'n2' => '']],
+    'too few people' => [Form::DifferenceWithP, ['p' => 0.03, 'n1' => 1, 'n2' => 1]],
+]);
+
+// widths by quantiles of t from another program
+it('takes the error of a difference from an interval of any level', function (array $given, float $error) {
+    $given += ['n1' => 20, 'n2' => 22, 'estimate' => 1.4, 'low' => 0.2, 'high' => 2.6];
+    expect(reckoned(Form::DifferenceWithInterval, $given)->steps[0]->result)->toEqualWithDelta($error, 1e-7);
+})->with([
+    'of 95 %' => [[], 1.2 / 2.02107539],
+    'of 90 %' => [['level' => 90], 1.2 / 1.68385101],
+    'of two groups of the least' => [['n1' => 1, 'n2' => 2], 1.2 / 12.70620474],
 ]);
 
 it('says what looks wrong as numbers are typed', function (Form $form, array $given, string $says, ?array $scale = null, array $sds = []) {
@@ -266,10 +356,10 @@ it('says what looks wrong as numbers are typed', function (Form $form, array $gi
     'one other SD, from which nothing is usual' => [Form::MeansWithSd, ['n1' => 36, 'm1' => 4, 'sd1' => 0.3], '', null, [1.9]],
     'a mean at the end of its interval' => [Form::MeansWithInterval, ['m1' => 4, 'low1' => 4, 'high1' => 6], ''],
     'a mean below its interval' => [Form::MeansWithInterval, ['m1' => 3.9, 'low1' => 4, 'high1' => 6], 'does not hold its mean'],
-    'a mean above its interval' => [Form::MeansWithInterval, ['m2' => 6.1, 'low2' => 4, 'high2' => 6], 'interval of the comparator does not hold'],
+    'a mean above its interval' => [Form::MeansWithInterval, ['m2' => 6.1, 'low2' => 4, 'high2' => 6], 'the comparator does not hold'],
     'quartiles in order, some alike' => [Form::Quartiles, ['q11' => 4, 'median1' => 4, 'q31' => 9], ''],
-    'an estimate at the end of its interval' => [Form::DifferenceWithInterval, ['estimate' => 2, 'low' => 2, 'high' => 6], 'far from the middle'],
-    'an estimate below its interval' => [Form::DifferenceWithInterval, ['estimate' => 1.9, 'low' => 2, 'high' => 6], 'does not hold its estimate'],
+    'an estimate at an end' => [Form::DifferenceWithInterval, ['estimate' => 2, 'low' => 2, 'high' => 6], 'far from the middle'],
+    'an estimate below' => [Form::DifferenceWithInterval, ['estimate' => 1.9, 'low' => 2, 'high' => 6], 'does not hold its estimate'],
     'an interval of nothing' => [Form::DifferenceWithInterval, ['estimate' => 2, 'low' => 2, 'high' => 2], ''],
     'a ratio from nothing' => [Form::RatioInterval, ['estimate' => 0.5, 'low' => 0, 'high' => 1.2], 'above 0'],
     'a difference below nothing' => [Form::DifferenceWithInterval, ['estimate' => -2, 'low' => -3, 'high' => -1], ''],
