@@ -14,7 +14,7 @@ final class CellReader
 
     private const NUMBER = '([−–-]?\d[\d,]*(?:[.·]\d+)?)';
 
-    private const INTERVAL = '/^'.self::NUMBER.'\s*[(\[]\s*(?:95 ?% CI:?\s*)?'.self::NUMBER.'\s*(?:to|–|-|,|;)\s*'.self::NUMBER.'\s*[)\]]/u';
+    private const INTERVAL = '/^'.self::NUMBER.'\s*[(\[]\s*(?:\d{2}(?:[.·]\d+)?\s?% CI:?\s*)?'.self::NUMBER.'\s*(?:to|–|-|,|;)\s*'.self::NUMBER.'\s*[)\]]/u';
 
     /**
      * @param  non-empty-list<TableLine>  $lines
@@ -113,6 +113,9 @@ final class CellReader
                     default => ['m', 'low', 'high'],
                 };
             } elseif (preg_match('/^'.self::NUMBER.'\s*(?:±|\+\/-|[(\[]\s*(?:SD|SE)?\s*=?)\s*'.self::NUMBER.'\s*[)\]]?$/u', $cell, $found) === 1) {
+                if ($isMedian) {
+                    continue; // how wide the quartiles are apart is no SD, and where they lie it does not say
+                }
                 $keys = ['m', $isSe ? 'se' : 'sd'];
             } elseif (preg_match('/^'.self::NUMBER.'$/u', $cell, $found) === 1) {
                 // a line by itself that gives the spread of the one before it
@@ -124,6 +127,7 @@ final class CellReader
             foreach ($keys as $i => $key) {
                 $numbers["{$key}{$group}"] = self::number($line, $group, $found[$i + 1] ?? '');
             }
+            $numbers += in_array('low', $keys, true) ? self::level($line, $group) : [];
         }
 
         return $numbers;
@@ -151,9 +155,28 @@ final class CellReader
             $numbers[$key] = self::number($line, 0, $found[$i + 1]);
         }
 
+        $numbers += self::level($line, 0);
         $isOfSizes = $form === ReportForm::DifferenceWithInterval;
 
         return new ReadCells($form, $isOfSizes ? $numbers + self::sizes($sizes) : $numbers);
+    }
+
+    /**
+     * Of an interval, where the cell, its line or its head tells one that is not the usual.
+     *
+     * @return array<string, OfferedNumber>
+     */
+    private static function level(TableLine $line, int $group): array
+    {
+        foreach ([$line->cells[$group], $line->label, $line->head] as $text) {
+            if (preg_match('/\b(\d{2}(?:[.·]\d+)?)\s*%\s*(?:CI|C\.I\.|confidence)/iu', $text, $found) === 1) {
+                $level = strtr($found[1], '·', '.');
+
+                return (float) $level === 95.0 ? [] : ['level' => new OfferedNumber($level, $text, $line->rows[$group]->page)];
+            }
+        }
+
+        return [];
     }
 
     /**

@@ -116,7 +116,7 @@ final readonly class ResultTable
             $named = $groups->in($head);
             if ($i > 0 && count($named) === 1) {
                 $at[(int) $named[0]] ??= $i;
-            } elseif ($i > 0 && preg_match('/\b(?:ratio|difference|effect|RR|OR|HR|MD|SMD)\b/u', $head) === 1) {
+            } elseif ($i > 0 && preg_match('/\b(?:(?i:ratio|difference|effect)|RR|OR|HR|MD|SMD)\b/u', $head) === 1) {
                 $at[0] ??= $i;
             }
         }

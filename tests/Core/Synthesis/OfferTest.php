@@ -68,6 +68,28 @@ it('offers what rows say of an outcome in the columns of the groups', function (
         OutcomeKind::Means,
         [['quartiles', ['q11' => '3', 'median1' => '4', 'q31' => '5', 'q12' => '4', 'median2' => '5', 'q32' => '7']]],
     ],
+    'a median with the width of its quartiles, which no form takes' => [
+        [['', 'Lamps', 'Usual light'], ['Sleepiness, median (IQR)', '4 (2)', '5 (3)']],
+        OutcomeKind::Means,
+        [],
+    ],
+    'means with an interval of another level' => [
+        [['', 'Lamps', 'Usual light'], ['Sleepiness, mean (90% CI)', '4.1 (3.6 to 4.6)', '5.0 (4.4, 5.6)']],
+        OutcomeKind::Means,
+        [['mean-interval', [
+            'm1' => '4.1', 'low1' => '3.6', 'high1' => '4.6', 'm2' => '5.0', 'low2' => '4.4', 'high2' => '5.6', 'level' => '90',
+        ]]],
+    ],
+    'a ratio with an interval whose level stands over it' => [
+        [['', 'Lamps', 'Usual light', 'Risk ratio (99 % CI)'], ['Near misses', 'a few', 'some', '0.58 (0.31–1.10)']],
+        OutcomeKind::Events,
+        [['rr-interval', ['estimate' => '0.58', 'low' => '0.31', 'high' => '1.10', 'level' => '99']]],
+    ],
+    'a difference with its level within the cell' => [
+        [['', 'Lamps (n = 60)', 'Usual light (n = 58)', 'Difference'], ['Sleepiness', 'lower', 'higher', '−0.9 (97.5% CI: −1.5 to −0.3)']],
+        OutcomeKind::Means,
+        [['difference-interval', ['n1' => '60', 'n2' => '58', 'estimate' => '-0.9', 'low' => '-1.5', 'high' => '-0.3', 'level' => '97.5']]],
+    ],
     'below zero' => [
         [['', 'Lamps', 'Usual light'], ['Change of sleepiness', '−1.2 (0.9)', '–0.4 (1.1)']],
         OutcomeKind::Means,
