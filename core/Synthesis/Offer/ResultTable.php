@@ -11,6 +11,9 @@ use WaryHeron\Core\Coding\Lead\Passages;
 /** A table that names the two groups of a comparison, over its columns or at the beginning of its rows. */
 final readonly class ResultTable
 {
+    /** Over the names of groups that stand below each other. */
+    private const CORNER = '/^(?:$|(?:study )?(?:groups?|arms?|conditions?|treatments?|interventions?|allocation)\b)/iu';
+
     /**
      * @param  list<TableLine>  $lines
      * @param  array<int, OfferedNumber>  $sizes  how many the table says are in each group
@@ -53,7 +56,9 @@ final readonly class ResultTable
     private static function byColumns(array $rows, PartNames $groups): ?self
     {
         $head = $rows[0];
-        $at = self::columns($head->cells, $groups);
+        // a head without a cell over the names of the rows begins with a group
+        $shift = count($groups->in($head->cells[0] ?? '')) === 1 ? 1 : 0;
+        $at = self::columns($head->cells, $groups, 1 - $shift);
         if (! isset($at[1], $at[2])) {
             return null;
         }
@@ -62,9 +67,11 @@ final readonly class ResultTable
             $sizes += self::size($group, $head->cells[$at[$group]], $head);
         }
         foreach (array_slice($rows, 1) as $row) {
-            // a head without a cell over the first column is one short
-            $shift = count($head->cells) === count($row->cells) - 1 ? 1 : 0;
-            $cells = array_filter(array_map(fn (int $i): string => $row->cells[$i + $shift] ?? '', $at), fn (string $cell): bool => $cell !== '');
+            if ($shift === 1 && count($row->cells) !== count($head->cells) + 1) {
+                continue; // which cell stands under which head is not known
+            }
+            $told = array_map(fn (int $i): string => $row->cells[$i + $shift] ?? '', $at);
+            $cells = array_filter($told, fn (string $cell): bool => $cell !== '');
             $lines[] = new TableLine(
                 $row->cells[0] ?? '',
                 $cells,
@@ -90,7 +97,8 @@ final readonly class ResultTable
             return null;
         }
         $heads = $of[1]->heads;
-        $shift = count($heads) === count($of[1]->cells) - 1 ? 1 : 0;
+        $isShort = count($heads) === count($of[1]->cells) - 1 && preg_match(self::CORNER, $heads[0] ?? '') !== 1;
+        $shift = $isShort ? 1 : 0;
         $lines = [];
         foreach ($heads as $i => $head) {
             $at = $i + $shift;
@@ -107,16 +115,17 @@ final readonly class ResultTable
 
     /**
      * @param  list<string>  $heads
+     * @param  int  $from  the first that can be one of a group
      * @return array<int, int> the column of each group, and under 0 of what is worked out of both
      */
-    private static function columns(array $heads, PartNames $groups): array
+    private static function columns(array $heads, PartNames $groups, int $from): array
     {
         $at = [];
-        foreach ($heads as $i => $head) {
+        foreach (array_slice($heads, $from, preserve_keys: true) as $i => $head) {
             $named = $groups->in($head);
-            if ($i > 0 && count($named) === 1) {
+            if (count($named) === 1) {
                 $at[(int) $named[0]] ??= $i;
-            } elseif ($i > 0 && preg_match('/\b(?:(?i:ratio|difference|effect)|RR|OR|HR|MD|SMD)\b/u', $head) === 1) {
+            } elseif (preg_match('/\b(?:(?i:ratio|difference|effect)|RR|OR|HR|MD|SMD)\b/u', $head) === 1) {
                 $at[0] ??= $i;
             }
         }

@@ -160,6 +160,46 @@ it('offers what rows say of an outcome in the columns of the groups', function (
         OutcomeKind::Events,
         [['counts', ['e1' => '12', 'n1' => '60', 'e2' => '20', 'n2' => '58']]],
     ],
+    'a cell more than there are heads' => [
+        [['', 'Lamps', 'Usual light'], ['Sleepiness', '4.1 (1.6)', '5.0 (1.8)', '0.03']],
+        OutcomeKind::Means,
+        [['mean-sd', ['m1' => '4.1', 'sd1' => '1.6', 'm2' => '5.0', 'sd2' => '1.8']]],
+    ],
+    'heads that begin with a group, since nothing stands over the names of the rows' => [
+        [['Lamps (n = 60)', 'Usual light (n = 58)', 'p'], ['Near misses', '12', '20', '0.3']],
+        OutcomeKind::Events,
+        [['counts', ['e1' => '12', 'n1' => '60', 'e2' => '20', 'n2' => '58']]],
+    ],
+    'such heads over a row of which nobody knows what stands where' => [
+        [['Lamps', 'Usual light'], ['Near misses', '12', '20', '0.03']],
+        OutcomeKind::Events,
+        [],
+    ],
+    'groups below each other, nothing over them' => [
+        [['Near misses', 'Sleepiness'], ['Lamps (n = 60)', '12', '4.1 (1.6)'], ['Usual light (n = 58)', '20', '5.0 (1.8)']],
+        OutcomeKind::Events,
+        [['counts', ['e1' => '12', 'n1' => '60', 'e2' => '20', 'n2' => '58']]],
+    ],
+    'groups below each other, with a cell more than there are heads' => [
+        [['Group', 'Sleepiness', 'Errors'], ['Lamps', '4.1 (1.6)', '12', 'x'], ['Usual light', '5.0 (1.8)', '20', 'y']],
+        OutcomeKind::Means,
+        [['mean-sd', ['m1' => '4.1', 'sd1' => '1.6', 'm2' => '5.0', 'sd2' => '1.8']]],
+    ],
+    'groups below each other, one with a cell less' => [
+        [['Group', 'Near misses', 'Errors'], ['Lamps', '12', '3'], ['Usual light', '20']],
+        OutcomeKind::Events,
+        [],
+    ],
+    'a group named twice: the first row of it' => [
+        [['Group', 'Near misses'], ['Lamps', '12'], ['Usual light', '20'], ['Lamps', '99']],
+        OutcomeKind::Events,
+        [['counts', ['e1' => '12', 'e2' => '20']]],
+    ],
+    'a cell that is missing, and one that is empty' => [
+        [['', 'Lamps', 'Usual light'], ['Near misses', '12'], ['Near misses of drugs', '', '20']],
+        OutcomeKind::Events,
+        [],
+    ],
     'a word that only begins alike' => [[['', 'Lamps', 'Usual light'], ['Hours of sleep', '6', '7']], OutcomeKind::Means, []],
     'another outcome' => [[['', 'Lamps', 'Usual light'], ['Headache', '12', '20']], OutcomeKind::Events, []],
     'groups that nobody names' => [[['', 'Ward A', 'Ward B'], ['Near misses', '12', '20']], OutcomeKind::Events, []],
