@@ -77,9 +77,6 @@ final readonly class Columns
 
     private static function head(Passage $row, int $cell): string
     {
-        // a head without a cell over the first column is one short
-        $shift = count($row->heads) === count($row->cells) - 1 ? 1 : 0;
-
-        return $row->heads[$cell - $shift] ?? '';
+        return $row->heads[$cell] ?? '';
     }
 }

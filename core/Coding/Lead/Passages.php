@@ -12,6 +12,10 @@ use WaryHeron\Core\FullText\Reading\SectionKind;
 /** A paper as passages: sentences, headings and rows of tables, in its order, with what each is for. */
 final class Passages
 {
+    /** What stands over the names of rows. */
+    private const CORNER = '/^(?:$|(?:study )?(?:groups?|arms?|conditions?|treatments?|interventions?|allocation|characteristics?|variables?|'.
+        'outcomes?|measures?|items?|tests?|tasks?)\b)/iu';
+
     /** @var array<string, mixed> */
     private array $known = [];
 
@@ -50,7 +54,8 @@ final class Passages
             }
             $texts = $block->kind === BlockKind::Paragraph ? Sentences::of($block->text) : [$block->text];
             foreach ($texts as $text) {
-                $all[] = self::passage(count($all), $text, $block, $block->cells === $heads ? [] : $heads);
+                $over = $block->cells === $heads ? [] : self::aligned($heads, $block->cells);
+                $all[] = self::passage(count($all), $text, $block, $over);
             }
         }
 
@@ -105,6 +110,21 @@ final class Passages
     public function title(): ?Passage
     {
         return $this->all[0] ?? null;
+    }
+
+    /**
+     * Each over its cell: papers often have nothing over the names of the rows, so that heads are one short. Where
+     * something stands there, what is too many stands at the end of the row.
+     *
+     * @param  list<string>  $heads
+     * @param  list<string>  $cells
+     * @return list<string>
+     */
+    private static function aligned(array $heads, array $cells): array
+    {
+        $isShort = count($heads) === count($cells) - 1 && preg_match(self::CORNER, $heads[0] ?? '') !== 1;
+
+        return $isShort ? ['', ...$heads] : $heads;
     }
 
     /** Its first row names the columns: no cell but the first is a figure by itself. */

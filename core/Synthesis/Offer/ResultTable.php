@@ -11,9 +11,6 @@ use WaryHeron\Core\Coding\Lead\Passages;
 /** A table that names the two groups of a comparison, over its columns or at the beginning of its rows. */
 final readonly class ResultTable
 {
-    /** Over the names of groups that stand below each other. */
-    private const CORNER = '/^(?:$|(?:study )?(?:groups?|arms?|conditions?|treatments?|interventions?|allocation)\b)/iu';
-
     /**
      * @param  list<TableLine>  $lines
      * @param  array<int, OfferedNumber>  $sizes  how many the table says are in each group
@@ -96,12 +93,8 @@ final readonly class ResultTable
         if (! isset($of[1], $of[2]) || count($of[1]->cells) !== count($of[2]->cells)) {
             return null;
         }
-        $heads = $of[1]->heads;
-        $isShort = count($heads) === count($of[1]->cells) - 1 && preg_match(self::CORNER, $heads[0] ?? '') !== 1;
-        $shift = $isShort ? 1 : 0;
         $lines = [];
-        foreach ($heads as $i => $head) {
-            $at = $i + $shift;
+        foreach ($of[1]->heads as $at => $head) {
             if ($at > 0 && isset($of[1]->cells[$at], $of[2]->cells[$at])) {
                 $lines[] = new TableLine($head, [1 => $of[1]->cells[$at], 2 => $of[2]->cells[$at]], $of);
             }

@@ -219,3 +219,15 @@ it('offers the row that holds most of the name first, and tables apart from each
         ->and(array_column(array_column(offered($rows, OutcomeKind::Means, 'Sleepiness after waking'), 1), 'm1'))->toBe(['3.0'])
         ->and(array_column(array_column(offered($rows, OutcomeKind::Means, 'Sleepiness'), 1), 'm1'))->toBe(['3.0', '4.1', '4.5']);
 });
+
+it('puts the heads of a table over the cells that they are heads of', function (array $heads, array $cells, array $over) {
+    $block = fn (array $of): Block => new Block(BlockKind::Row, implode(' ', $of), 1, cells: $of);
+    $row = Passages::of(new Paper([$block($heads), $block($cells)]))->all[1];
+    expect($row->heads)->toBe($over);
+})->with([
+    'as many as cells' => [['', 'Lamps', 'p'], ['Errors', '12', '0.3'], ['', 'Lamps', 'p']],
+    'one short, as papers print it' => [['Lamps', 'p'], ['Errors', '12', '0.3'], ['', 'Lamps', 'p']],
+    'one short, with something over the names' => [['Outcome', 'Lamps'], ['Errors', '12', '0.3'], ['Outcome', 'Lamps']],
+    'an empty corner' => [['', 'Lamps'], ['Errors', '12', '0.3'], ['', 'Lamps']],
+    'two short: nobody knows' => [['Lamps'], ['Errors', '12', '0.3'], ['Lamps']],
+]);

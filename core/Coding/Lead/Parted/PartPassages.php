@@ -48,10 +48,9 @@ final readonly class PartPassages
         if ($names->isOnly($part, $row->cells[0] ?? '')) {
             return $row;
         }
-        $shift = count($row->heads) === count($row->cells) - 1 ? 1 : 0;
         foreach ($row->heads as $i => $head) {
-            $cell = $row->cells[$i + $shift] ?? null;
-            if ($cell !== null && $i + $shift > 0 && $names->isOnly($part, $head)) {
+            $cell = $row->cells[$i] ?? null;
+            if ($cell !== null && $i > 0 && $names->isOnly($part, $head)) {
                 $cells = [$row->cells[0], $cell];
 
                 return self::saying($row, implode(' ', $cells), $cells, ['', $head]);
