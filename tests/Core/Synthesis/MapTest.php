@@ -14,6 +14,11 @@ it('counts a study once in each of its cells and once in each total', function (
     expect([$map->rows, $map->columns, $map->fills])->toBe([['nurses', 'doctors', 'porters', 'not reported'], ['lamp', 'window'], ['survey', 'trial']]);
     expect([$map->studies, $map->at('nurses', 'lamp'), $map->at('doctors', 'window'), $map->at('porters', 'lamp'), $map->gaps()])->toBe([4, 2, 1, 0, 4]);
     expect($map->split['nurses']['lamp'])->toBe(['trial' => 1, 'survey' => 1]);
+    // of three studies in a cell two say the one and one the other
+    expect(mapOf(2, 2, ['trial', 'survey'])->split['row 1']['column 1'])->toBe(['trial' => 2, 'survey' => 1]);
+    // what nobody offered comes after what was, in order of its name, also where the name is a number
+    $said = EvidenceMap::of(['a' => ['zinc', '2024', 'ash'], 'b' => ['offered']], null, null, [['offered'], [], []]);
+    expect($said->rows)->toBe(['offered', '2024', 'ash', 'zinc'])->and($said->at('2024', ''))->toBe(1);
     // one study stands in two rows
     expect(array_sum($map->rowTotals))->toBe(5)->and($map->isPartition())->toBeFalse();
     expect(EvidenceMap::of(PEOPLE, null, null, [[], [], []])->studies)->toBe(5);
