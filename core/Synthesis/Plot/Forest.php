@@ -15,6 +15,12 @@ final readonly class Forest
 {
     private const PLOT = 230.0;
 
+    /** The name of a column has this room. */
+    private const HEAD = 150.0;
+
+    /** How much wider bold letters are, as Drawing reckons them. */
+    private const BOLD = 1.06;
+
     private const GAP = 14.0;
 
     private const LABEL = 220.0;
@@ -256,20 +262,29 @@ final readonly class Forest
         $widths = [];
         foreach ($this->heads as $i => $head) {
             $texts = array_map(fn (ForestLine $one): string => $one->columns[$i] ?? '', $studies);
-            $widths[] = max(array_map(fn (string $text): float => $this->draw->widthOf($text), [$head, ...$texts]));
+            $widths[] = max(array_map(fn (string $text): float => $this->draw->widthOf($text), [$this->headOf($head), ...$texts]));
         }
 
         return $widths;
     }
 
-    /** In the room that there is. */
+    /** In the room that there is: before its columns, before the plot, or, of mere words, before the right end. */
     private function labelOf(ForestLine $line): string
     {
-        $fits = (int) floor($this->labelWidth / $this->draw->widthOf('x'));
+        $room = match ($line->kind) {
+            ForestLine::STUDY => $this->labelWidth,
+            ForestLine::POOLED => ($this->left() - self::EDGE - self::GAP) / self::BOLD,
+            ForestLine::HEAD => ($this->right() - self::EDGE) / self::BOLD,
+            default => $this->right() - self::EDGE,
+        };
 
-        return $line->kind === ForestLine::STUDY && mb_strlen($line->label) > $fits
-            ? mb_substr($line->label, 0, $fits - 1).'…'
-            : $line->label;
+        return Words::cut($this->draw, $line->label, $room);
+    }
+
+    /** The name of a column, which is no wider than a number of a study needs. */
+    private function headOf(string $head): string
+    {
+        return Words::cut($this->draw, $head, self::HEAD);
     }
 
     private function heads(Drawing $draw): void
@@ -278,7 +293,7 @@ final readonly class Forest
         $soft = ['opacity' => 0.7];
         $draw->text(self::EDGE, $y, 'Study', $soft);
         foreach ($this->heads as $i => $head) {
-            $draw->text($this->columnAt($i), $y, $head, $soft);
+            $draw->text($this->columnAt($i), $y, $this->headOf($head), $soft);
         }
         $draw->text($this->right(), $y, "{$this->measure} (95% CI)", [...$soft, 'text-anchor' => 'end']);
         $draw->line(self::EDGE, $y + 0.7 * $draw->size, $this->right(), $y + 0.7 * $draw->size, ['opacity' => 0.3]);
@@ -305,7 +320,9 @@ final readonly class Forest
             $x = $this->x($this->nothing);
             $draw->line($x, $top, $x, $bottom, ['opacity' => 0.55]);
             $y = $bottom + 2.9 * $draw->size;
-            [$left, $right] = [$this->favours->left, $this->favours->right];
+            $arrow = $draw->widthOf('← ');
+            $left = Words::cut($draw, $this->favours->left, $x - 8 - self::EDGE - $arrow);
+            $right = Words::cut($draw, $this->favours->right, $this->width() - $x - 8 - self::EDGE - $arrow);
             $draw->text($x - 8, $y, $left === '' ? '' : "← {$left}", ['text-anchor' => 'end', 'opacity' => 0.8]);
             $draw->text($x + 8, $y, $right === '' ? '' : "{$right} →", ['opacity' => 0.8]);
         }

@@ -209,6 +209,14 @@ it('lets words in no drawing leave it, nor lie on each other, however long they 
         fn (int $i): array => ['label' => $long, 'x' => 100000.0 * $i, 'estimate' => 0.1 * $i, 'weight' => 1.0],
         range(1, 12),
     );
+    $here = new PointEstimate(0.1, -0.2, 0.4);
+    $forest = fn (string $judgedBy): string => (new Forest([
+        ForestLine::head("Studies of {$long}"),
+        ForestLine::study($long, ['1000/2000', '7'], $here, '1.11 (0.82–1.49)', 3.0)->judged(0.5),
+        ForestLine::pooled("Pooled of {$long}", $here, '1.11 (0.82–1.49)'),
+        ForestLine::words("{$long}, {$long}"),
+        ForestLine::pooled("All of {$long}", $here, '1.11 (0.82–1.49)'),
+    ], [$long, "others: {$long}"], 'RR', true, 0.0, new Favours($long, $long), judgedBy: $judgedBy))->svg($long);
     $map = EvidenceMap::of(
         ['a' => [$long], 'b' => ['x']],
         ['a' => [$long], 'b' => ['y']],
@@ -224,5 +232,7 @@ it('lets words in no drawing leave it, nor lie on each other, however long they 
         'a funnel of ratios' => [(new Funnel($studies, 0.2, 0.0, true, $long))->svg($long)],
         'a regression' => [(new BubblePlot($points, fn (float $x): float => 1e-6 * $x, $long, $long, true))->svg($long)],
         'a map' => [(new MapPlot($map))->svg($long)],
+        'a forest' => [$forest('')],
+        'a marked forest' => [$forest($long)],
     ];
 });
