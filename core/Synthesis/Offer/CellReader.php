@@ -16,6 +16,12 @@ final class CellReader
 
     private const INTERVAL = '/^'.self::NUMBER.'\s*[(\[]\s*(?:\d{2}(?:[.·]\d+)?\s?% CI:?\s*)?'.self::NUMBER.'\s*(?:to|–|-|,|;)\s*'.self::NUMBER.'\s*[)\]]/u';
 
+    /** A line that does not count people. */
+    private const NO_COUNT = '\b(?:mean|median|SDs?|SE|SEM|IQR|rates?|scores?)\b|\bper (?!cent\b)';
+
+    /** A line that does. */
+    private const COUNT = '(?:\b(?:n|no\.?|number)\b\s*[(,;\/]?\s*%)|(?:%\s*[(,;\/]?\s*\(?\s*(?:n|no\.?|number)\b)';
+
     /**
      * @param  non-empty-list<TableLine>  $lines
      * @param  array<int, OfferedNumber>  $sizes  of each group
@@ -24,8 +30,8 @@ final class CellReader
     public static function of(OutcomeKind $kind, array $lines, array $sizes): ?ReadCells
     {
         $read = match ($kind) {
-            OutcomeKind::Events => self::events($lines[0], $sizes),
-            OutcomeKind::Means => self::means($lines, $sizes),
+            OutcomeKind::Events => $lines[0]->says(self::NO_COUNT) ? null : self::events($lines[0], $sizes),
+            OutcomeKind::Means => $lines[0]->says(self::COUNT) ? null : self::means($lines, $sizes),
             default => null,
         };
 

@@ -206,6 +206,19 @@ it('offers what rows say of an outcome in the columns of the groups', function (
     'one group only' => [[['', 'Lamps', 'p'], ['Near misses', '12', '0.03']], OutcomeKind::Events, []],
     'what counts no people' => [[['', 'Lamps', 'Usual light'], ['Near misses a night', '0.4', '0.7']], OutcomeKind::Events, []],
     'words' => [[['', 'Lamps', 'Usual light'], ['Sleepiness', 'less', 'more']], OutcomeKind::Means, []],
+    'means of events' => [[['', 'Lamps', 'Usual light'], ['Near misses, mean (SD)', '12 (20)', '15 (22)']], OutcomeKind::Events, []],
+    'events in so many nights' => [[['', 'Lamps', 'Usual light'], ['Near misses per 100 nights', '12', '20']], OutcomeKind::Events, []],
+    'a rate' => [[['', 'Lamps', 'Usual light'], ['Rate of near misses', '12', '20']], OutcomeKind::Events, []],
+    'people counted where means are asked for' => [
+        [['', 'Lamps', 'Usual light'], ['Sleepiness, n (%)', '12 (20)', '20 (34)'], ['Sleepiness, % (n)', '20 (12)', '34 (20)']],
+        OutcomeKind::Means,
+        [],
+    ],
+    'people counted, in per cent' => [
+        [['', 'Lamps (n = 60)', 'Usual light (n = 58)'], ['Near misses, per cent', '20', '34.5']],
+        OutcomeKind::Events,
+        [['percentages', ['p1' => '20', 'n1' => '60', 'p2' => '34.5', 'n2' => '58']]],
+    ],
 ]);
 
 it('offers the row that holds most of the name first, and tables apart from each other', function () {
