@@ -12,9 +12,8 @@ use WaryHeron\Core\FullText\Reading\SectionKind;
 /** A paper as passages: sentences, headings and rows of tables, in its order, with what each is for. */
 final class Passages
 {
-    /** What stands over the names of rows. */
-    private const CORNER = '/^(?:$|(?:study )?(?:groups?|arms?|conditions?|treatments?|interventions?|allocation|characteristics?|variables?|'.
-        'outcomes?|measures?|items?|tests?|tasks?)\b)/iu';
+    /** What stands over the names of rows, and names none of the groups itself as “Group A” does. */
+    private const CORNER = '/^(?:$|(?:study )?(?:group|arm|condition|allocation)s?$|(?:characteristic|variable|outcome|measure|item|test|task)s?\b)/iu';
 
     /** @var array<string, mixed> */
     private array $known = [];

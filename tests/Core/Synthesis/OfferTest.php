@@ -242,5 +242,8 @@ it('puts the heads of a table over the cells that they are heads of', function (
     'one short, as papers print it' => [['Lamps', 'p'], ['Errors', '12', '0.3'], ['', 'Lamps', 'p']],
     'one short, with something over the names' => [['Outcome', 'Lamps'], ['Errors', '12', '0.3'], ['Outcome', 'Lamps']],
     'an empty corner' => [['', 'Lamps'], ['Errors', '12', '0.3'], ['', 'Lamps']],
+    'one short, the first a group' => [['Intervention', 'Control'], ['Errors', '12', '20'], ['', 'Intervention', 'Control']],
+    'one short, the first a group by its letter' => [['Group A', 'Group B'], ['Errors', '12', '20'], ['', 'Group A', 'Group B']],
+    'groups below each other' => [['Group', 'Errors'], ['Lamps', '12', 'x'], ['Group', 'Errors']],
     'two short: nobody knows' => [['Lamps'], ['Errors', '12', '0.3'], ['Lamps']],
 ]);
