@@ -247,6 +247,18 @@ it('reads tables', function (string $item, string $table, string $value) {
         '<table><tr><td>Outcome</td><td>Lamps</td><td>None</td><td>Difference (95% CI)</td><td>p</td></tr><tr><td>Hours of sleep</td><td>7.1</td><td>6.3</td><td>0.8 (0.2 to 1.4)</td><td>0.012</td></tr></table>',
         'MD 0.8 (0.2 to 1.4)',
     ],
+    'an estimate under a head that is one short' => [
+        'effect',
+        '<table><tr><td>Lamps</td><td>None</td><td>Difference</td><td>p</td></tr>'.
+            '<tr><td>Hours of sleep</td><td>7.1</td><td>6.3</td><td>0.8 (0.2 to 1.4)</td><td>0.012</td></tr></table>',
+        'MD 0.8 (0.2 to 1.4)',
+    ],
+    'a p value under a head that is one short' => [
+        'p',
+        '<table><tr><td>Lamps</td><td>None</td><td>p</td></tr>'.
+            '<tr><td>Hours of sleep</td><td>7.1</td><td>6.3</td><td>0.012</td></tr></table>',
+        '0.012',
+    ],
     'a p value' => [
         'p',
         '<table><tr><td>Outcome</td><td>Lamps</td><td>None</td><td>p</td></tr><tr><td>Hours of sleep</td><td>7.1</td><td>6.3</td><td>&lt;0.001</td></tr></table>',

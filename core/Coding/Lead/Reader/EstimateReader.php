@@ -25,7 +25,7 @@ final class EstimateReader implements LeadReader
 
     private const CELL = '/^\s*([−–-]?\d+(?:[.·]\d+)?)\s*[(\[]\s*([−–-]?\d+(?:[.·]\d+)?)\s*(?:to|,|;|–)\s*([−–-]?\d+(?:[.·]\d+)?)\s*[)\]]/u';
 
-    private const HEAD = '/CI|confidence|difference|ratio|OR\b|HR\b|RR\b|effect|estimate/u';
+    private const HEAD = '/CI|(?i:confidence|difference|ratio|effect|estimate)|OR\b|HR\b|RR\b/u';
 
     private const KINDS = [
         'OR' => '(?i:\bodds ratios?\b)|\ba?ORs?\b',
