@@ -75,7 +75,7 @@ final class DiagramSvg
                 "%4\$s%5\$s</svg>\n",
             $width,
             $y,
-            self::escaped($title),
+            SvgText::escaped($title),
             Heading::drawn($title, $width),
             $this->body,
         );
@@ -190,11 +190,11 @@ final class DiagramSvg
             $x,
             $y,
             $bold ? ' font-weight="bold"' : '',
-            $definition === '' ? '' : '<title>'.self::escaped($definition).'</title>',
-            self::escaped($words),
+            $definition === '' ? '' : '<title>'.SvgText::escaped($definition).'</title>',
+            SvgText::escaped($words),
         );
         $link = $this->links[$line->key] ?? '';
-        $this->body .= $link === '' ? $text : sprintf('<a href="%s">%s</a>', self::escaped($link), $text);
+        $this->body .= $link === '' ? $text : sprintf('<a href="%s">%s</a>', SvgText::escaped($link), $text);
     }
 
     /**
@@ -240,7 +240,7 @@ final class DiagramSvg
                 '<text x="%d" y="%d" text-anchor="middle" font-weight="bold">%s</text>',
                 $column->x + intdiv($column->width, 2),
                 (count($lines) === 1 ? 66 : 58) + $i * 15,
-                self::escaped($words),
+                SvgText::escaped($words),
             );
         }
     }
@@ -257,7 +257,7 @@ final class DiagramSvg
                 '<text transform="translate(39 %d) rotate(-90)" text-anchor="middle" font-weight="bold"%s>%s</text>',
                 intdiv($from + $to, 2),
                 $to - $from < 90 ? ' font-size="11"' : '',
-                self::escaped($phase),
+                SvgText::escaped($phase),
             );
     }
 
@@ -288,10 +288,5 @@ final class DiagramSvg
         $held = strtr($line->words(), ['(n = ' => "(n\x1F=\x1F"]);
 
         return array_map(fn (string $part): string => strtr($part, ["\x1F" => ' ']), Lines::of($held, $fits));
-    }
-
-    private static function escaped(string $text): string
-    {
-        return htmlspecialchars($text, ENT_QUOTES | ENT_XML1 | ENT_SUBSTITUTE, 'UTF-8');
     }
 }

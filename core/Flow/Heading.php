@@ -22,7 +22,7 @@ final class Heading
                 '<text x="%d" y="%d" font-size="16" font-weight="bold">%s</text>',
                 self::MARGIN,
                 count($lines) === 1 ? 28 : 18 + 18 * $i,
-                htmlspecialchars($words, ENT_QUOTES | ENT_XML1 | ENT_SUBSTITUTE, 'UTF-8'),
+                SvgText::escaped($words),
             );
         }
 

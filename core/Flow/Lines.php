@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace WaryHeron\Core\Flow;
 
-/** Words in lines of so many characters at most, broken at blanks; a word that is longer than a line is broken within. */
+/** Words in lines of so many characters at most, broken at blanks, or within a word that is longer than a line. */
 final class Lines
 {
     /** @return non-empty-list<string> */

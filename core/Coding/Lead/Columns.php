@@ -19,7 +19,7 @@ final readonly class Columns
         $figures = [];
         foreach (array_slice($row->cells, 1) as $i => $cell) {
             if (preg_match(self::FIGURE, $cell, $found) === 1) {
-                $head = self::head($row, $i + 1);
+                $head = $row->heads[$i + 1] ?? '';
                 preg_match('/[Nn]\s*=\s*(\d[\d,]*)/u', $head, $n);
                 $figures[] = new ColumnFigure(
                     $head,
@@ -73,10 +73,5 @@ final readonly class Columns
         }
 
         return count($this->figures);
-    }
-
-    private static function head(Passage $row, int $cell): string
-    {
-        return $row->heads[$cell] ?? '';
     }
 }

@@ -51,9 +51,9 @@ final class Passages
             } elseif ($heads === [] && self::isHead($block)) {
                 $heads = $block->cells;
             }
+            $over = $block->cells === $heads ? [] : self::aligned($heads, $block->cells);
             $texts = $block->kind === BlockKind::Paragraph ? Sentences::of($block->text) : [$block->text];
             foreach ($texts as $text) {
-                $over = $block->cells === $heads ? [] : self::aligned($heads, $block->cells);
                 $all[] = self::passage(count($all), $text, $block, $over);
             }
         }

@@ -6,6 +6,7 @@ namespace WaryHeron\Core\Flow\Work;
 
 use WaryHeron\Core\Flow\Heading;
 use WaryHeron\Core\Flow\Lines;
+use WaryHeron\Core\Flow\SvgText;
 
 /** Draws the steps of a review as SVG, one below the other or side by side in rows; each number a link with its definition. */
 final class WorkDiagramSvg
@@ -72,7 +73,7 @@ final class WorkDiagramSvg
                 "%4\$s%5\$s</svg>\n",
             $width,
             $y,
-            self::escaped($title),
+            SvgText::escaped($title),
             Heading::drawn($title, $width),
             $this->body,
         );
@@ -140,15 +141,15 @@ final class WorkDiagramSvg
             '<text x="%d" y="%d"><title>%s</title>%s</text>',
             $x,
             $y,
-            self::escaped($fact->definition),
-            self::escaped($words),
+            SvgText::escaped($fact->definition),
+            SvgText::escaped($words),
         );
-        $this->body .= $fact->link === '' ? $text : sprintf('<a href="%s">%s</a>', self::escaped($fact->link), $text);
+        $this->body .= $fact->link === '' ? $text : sprintf('<a href="%s">%s</a>', SvgText::escaped($fact->link), $text);
     }
 
     private function text(string $words, int $x, int $y, string $look): void
     {
-        $this->body .= sprintf('<text x="%d" y="%d" %s>%s</text>', $x, $y, $look, self::escaped($words));
+        $this->body .= sprintf('<text x="%d" y="%d" %s>%s</text>', $x, $y, $look, SvgText::escaped($words));
     }
 
     /** @param  non-empty-list<array{int, int}>  $points */
@@ -189,10 +190,5 @@ final class WorkDiagramSvg
     private static function wrapped(array $texts): array
     {
         return array_merge(...array_map(fn (string $one): array => Lines::of($one, self::FITS), array_values($texts)));
-    }
-
-    private static function escaped(string $text): string
-    {
-        return htmlspecialchars($text, ENT_QUOTES | ENT_XML1 | ENT_SUBSTITUTE, 'UTF-8');
     }
 }

@@ -176,9 +176,9 @@ final class CellReader
     {
         foreach ([$line->cells[$group], $line->label, $line->head] as $text) {
             if (preg_match('/\b(\d{2}(?:[.·]\d+)?)\s*%\s*(?:CI|C\.I\.|confidence)/iu', $text, $found) === 1) {
-                $level = strtr($found[1], '·', '.');
+                $level = new OfferedNumber(strtr($found[1], '·', '.'), $text, $line->rows[$group]->page);
 
-                return (float) $level === 95.0 ? [] : ['level' => new OfferedNumber($level, $text, $line->rows[$group]->page)];
+                return (float) $level->value === 95.0 ? [] : ['level' => $level];
             }
         }
 

@@ -67,7 +67,8 @@ final readonly class BubblePlot
         $this->bubbles($draw);
         $moderator = Words::cut($draw, $this->moderator, self::WIDTH);
         $draw->text(self::LEFT + self::WIDTH / 2, $bottom + 36, $moderator, ['text-anchor' => 'middle']);
-        $draw->text(self::LEFT + 4, self::TOP + 10, Words::cut($draw, $this->measure, self::WIDTH), ['opacity' => 0.75]);
+        $measure = Words::cut($draw, $this->measure, self::WIDTH);
+        $draw->text(self::LEFT + 4, self::TOP + 10, $measure, ['opacity' => 0.75]);
         $studies = count($this->points);
         $about = "{$studies} studies by {$this->moderator} and {$this->measure}, with the line of the regression.";
 

@@ -14,6 +14,9 @@ final class Drawing
 
     public const SOFT = '#5f93a8';
 
+    /** How much wider bold characters are. */
+    public const BOLD = 1.06;
+
     /** How wide a character of the text is, as a part of its height: on the generous side, so that nothing overlaps. */
     private const CHARACTER = 0.56;
 
@@ -28,7 +31,7 @@ final class Drawing
 
     public function widthOf(string $text, bool $isBold = false): float
     {
-        return mb_strlen($text) * $this->size * ($isBold ? self::CHARACTER * 1.06 : self::CHARACTER);
+        return mb_strlen($text) * $this->size * ($isBold ? self::CHARACTER * self::BOLD : self::CHARACTER);
     }
 
     /** @param  array<string, string|float|int>  $with */

@@ -18,9 +18,6 @@ final readonly class Forest
     /** The name of a column has this room. */
     private const HEAD = 150.0;
 
-    /** How much wider bold letters are, as Drawing reckons them. */
-    private const BOLD = 1.06;
-
     private const GAP = 14.0;
 
     private const LABEL = 220.0;
@@ -262,7 +259,8 @@ final readonly class Forest
         $widths = [];
         foreach ($this->heads as $i => $head) {
             $texts = array_map(fn (ForestLine $one): string => $one->columns[$i] ?? '', $studies);
-            $widths[] = max(array_map(fn (string $text): float => $this->draw->widthOf($text), [$this->headOf($head), ...$texts]));
+            $texts[] = $this->headOf($head);
+            $widths[] = max(array_map(fn (string $text): float => $this->draw->widthOf($text), $texts));
         }
 
         return $widths;
@@ -273,8 +271,8 @@ final readonly class Forest
     {
         $room = match ($line->kind) {
             ForestLine::STUDY => $this->labelWidth,
-            ForestLine::POOLED => ($this->left() - self::EDGE - self::GAP) / self::BOLD,
-            ForestLine::HEAD => ($this->right() - self::EDGE) / self::BOLD,
+            ForestLine::POOLED => ($this->left() - self::EDGE - self::GAP) / Drawing::BOLD,
+            ForestLine::HEAD => ($this->right() - self::EDGE) / Drawing::BOLD,
             default => $this->right() - self::EDGE,
         };
 

@@ -139,8 +139,10 @@ final readonly class JudgementPlot
         if ($wide > $part) {
             return;
         }
-        $isOnInk ||
-            $draw->rect($at->x - $wide / 2, $at->y + 2, $wide, self::BAR - 4, ['class' => 'plot-paper', 'fill' => '#fcfefe']);
+        if (! $isOnInk) {
+            $paper = ['class' => 'plot-paper', 'fill' => '#fcfefe'];
+            $draw->rect($at->x - $wide / 2, $at->y + 2, $wide, self::BAR - 4, $paper);
+        }
         $draw->text(
             $at->x,
             $at->y + self::BAR - 4,

@@ -40,8 +40,9 @@ final readonly class Checks
         }
 
         array_push($said, ...$this->oneGroup(), ...$this->interval(), ...$this->design());
+        array_push($said, $this->error(), $this->sameTwice(), $this->apart(), $this->chance());
 
-        return array_values(array_filter([...$said, $this->sameTwice(), $this->apart(), $this->chance()]));
+        return array_values(array_filter($said));
     }
 
     /** @return list<?string> */
@@ -131,15 +132,23 @@ final readonly class Checks
      */
     private function oneGroup(): array
     {
-        [$x, $n, $r] = [$this->of(ReportForm::CountOf, 'x'), $this->numbers->of('n'), $this->of(ReportForm::CorrelationOf, 'r')];
+        [$x, $r] = [$this->of(ReportForm::CountOf, 'x'), $this->of(ReportForm::CorrelationOf, 'r')];
+        $n = $this->numbers->of('n');
 
         return [
             $x !== null && ($x < 0 || $x != floor($x)) ? 'What is counted is no whole number.' : null,
             $x !== null && $n !== null && $x > $n ? 'More are counted than there are people.' : null,
             $n !== null && ($n < 1 || $n != floor($n)) ? 'People are no whole number above 0.' : null,
             $r !== null && abs($r) >= 1 ? 'A correlation lies between −1 and 1.' : null,
-            $r !== null && $n !== null && $n >= 1 && $n <= 3 ? 'Of three people or fewer a correlation has no error.' : null,
+            $r !== null && $n !== null && $n >= 1 && $n <= 3
+                ? 'Of three people or fewer a correlation has no error.'
+                : null,
         ];
+    }
+
+    private function of(ReportForm $form, string $key): ?float
+    {
+        return $this->form === $form ? $this->numbers->of($key) : null;
     }
 
     /**
@@ -149,19 +158,20 @@ final readonly class Checks
      */
     private function design(): array
     {
-        [$icc, $cluster, $paired, $se] = $this->numbers->all('icc', 'cluster', 'paired', 'se');
+        [$icc, $cluster, $paired] = $this->numbers->all('icc', 'cluster', 'paired');
 
         return [
             $icc !== null && ($icc < 0 || $icc > 1) ? 'The intracluster correlation lies between 0 and 1.' : null,
             $cluster !== null && $cluster < 1 ? 'A cluster has at least one person.' : null,
             $paired !== null && abs($paired) > 1 ? 'The correlation within people lies between −1 and 1.' : null,
-            $se !== null && $se <= 0 ? 'A standard error is above 0.' : null,
         ];
     }
 
-    private function of(ReportForm $form, string $key): ?float
+    private function error(): ?string
     {
-        return $this->form === $form ? $this->numbers->of($key) : null;
+        $se = $this->numbers->of('se');
+
+        return $se !== null && $se <= 0 ? 'A standard error is above 0.' : null;
     }
 
     /** @return list<?string> */

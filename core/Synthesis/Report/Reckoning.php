@@ -60,7 +60,8 @@ final class Reckoning
     private function ofCounts(): Used
     {
         if ($this->design === StudyDesign::Crossover) {
-            $this->step('pairs', 'how the same people did under both is not counted: reckoned as if they were different, so too wide', null);
+            $why = 'how the same people did under both is not counted: reckoned as if they were different, so too wide';
+            $this->step('pairs', $why, null);
         }
 
         return new Used($this->smaller($this->counted(1), 1), $this->smaller($this->counted(2), 2));
@@ -251,7 +252,8 @@ final class Reckoning
             return $effect;
         }
         $wider = Effect::of($effect->estimate, $effect->variance * $by);
-        $this->step('SE', 'times √ of the design effect '.self::shown($by), $wider->standardError(), DesignEffect::SOURCE);
+        $formula = 'times √ of the design effect '.self::shown($by);
+        $this->step('SE', $formula, $wider->standardError(), DesignEffect::SOURCE);
 
         return $wider;
     }

@@ -32,6 +32,8 @@ final readonly class ReportedDifference
         );
         $common = (new Comparison($n1, $n2))->fromStandardError($error->result)->sd;
 
+        $fewer = new Step('people', 'divided by the design effect', $effective1, DesignEffect::SOURCE);
+
         // the comparator stands at 0, so that the groups differ as reported and have the SD that they have in common
         return new Used(
             new Group($effective1, null, $turned, $common),
@@ -39,7 +41,7 @@ final readonly class ReportedDifference
             [
                 $error,
                 new Step('SD of both groups', 'SE / √(1/n₁ + 1/n₂)', $common),
-                ...$by === null ? [] : [new Step('people', 'divided by the design effect', $effective1, DesignEffect::SOURCE)],
+                ...$by === null ? [] : [$fewer],
             ],
         );
     }

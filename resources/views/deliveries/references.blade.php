@@ -40,7 +40,7 @@
                                         @endif
                                     </td>
                                     <td><a href="{{ route('publications.show', [$review, $report]) }}"><bdi>{{ $report->called() }}</bdi></a><br><span
-                                            class="small quiet"><bdi>{{ $report->title }}</bdi></span></td>
+                                            class="small quiet">{{ $report->title }}</span></td>
                                     @if (($delivery = $sources->delivered($report)) !== null)
                                         <td><a href="{{ route('deliveries.show', [$review, $delivery]) }}">{{ $delivery->created_at->format('j M Y') }}</a>
                                             <x-delivery-state :delivery="$delivery" /></td>

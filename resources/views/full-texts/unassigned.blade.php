@@ -49,7 +49,7 @@
                                 @if ($one)
                                     <form method="post" action="{{ route('full-texts.assign', [$review, $file]) }}" class="mb-2">@csrf
                                         <input type="hidden" name="publication" value="{{ $one->id }}">
-                                        <p><strong><bdi>{{ $one->title }}</bdi></strong></p>
+                                        <p><strong>{{ $one->title }}</strong></p>
                                         <p class="small quiet">{{ Str::before($one->authors, ';') }} · {{ $one->journal }} ·
                                             {{ $one->year }}</p>
                                         <p class="small"><span class="confidence">{{ $offer['confidence'] }}</span> {{ $offer['because'] }}

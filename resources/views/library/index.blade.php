@@ -273,10 +273,10 @@
                                     {{ $marks->of($row->state) }}
                                 </td>
                                 <td><a class="title-link" href="{{ route('publications.show', [$review, $row->id]) }}">{{ Marked::of(
-                                            $row->title, $highlighter) }}</a><br><bdi
+                                            $row->title, $highlighter) }}</a><br><span
                                         class="small quiet">{{ implode(' · ',
                                             array_filter([trim("{$row->journal} {$row->place}"), $row->lacks_abstract
-                                            ? 'no abstract' : '', $row->removed_for])) }}</bdi>
+                                            ? 'no abstract' : '', $row->removed_for])) }}</span>
                                     @if (!in_array('tags', $columns, true))
                                         @foreach ($row->tags as $one)
                                             <a class="tag" href="{{ $link(['tag' => $one]) }}">{{ $one }}</a>

@@ -22,7 +22,8 @@
             <tbody>
                 @foreach ($decided as $one)
                     <tr>
-                        <td><bdi>{{ $one->title }}</bdi> <span class="quiet">{{ trim(Str::before((string) $one->authors, ';') . ' ' . $one->year) }}@if ($one->doi)
+                        <td><bdi>{{ $one->title }}</bdi>
+                            <span class="quiet">{{ trim(Str::before((string) $one->authors, ';') . ' ' . $one->year) }}@if ($one->doi)
                                     , doi:{{ $one->doi }}
                                 @endif
                             </span>
