@@ -86,6 +86,14 @@ final readonly class LeadEngine implements LeadFinder
     /** @return ?Lead the best; null where nothing was found that would be worth a look */
     public function lead(AskedItem $item, Passages $paper): ?Lead
     {
+        $pointed = PointedPaper::of($paper);
+        $lead = $this->likeliest($item, $pointed->read);
+
+        return $lead?->quoting($pointed->printed($lead->quote));
+    }
+
+    private function likeliest(AskedItem $item, Passages $paper): ?Lead
+    {
         foreach ($this->readers as $reader) {
             if (
                 $reader->reads($item) &&

@@ -11,7 +11,10 @@ use WaryHeron\Core\Text\Words;
 /** The outcome that a paper calls its main one, and how much a passage speaks of it. */
 final readonly class MainOutcome
 {
-    private const NAMED = '\b(?:primary|main|principal|chief)\s+(?:\p{L}+\s+){0,2}?(?:outcomes?|end-?points?|measures?|variable|criterion|result)\b|\b(?:judgement criterion|outcome of interest|outcome was|we measured|was measured)\b';
+    private const MAIN = '(?:primary|main|principal|chief)\s+(?:\p{L}+\s+){0,2}?'.
+        '(?:outcomes?|end[ -]?points?|measures?|variable|criterion|result)';
+
+    private const NAMED = '\b'.self::MAIN.'\b|\b(?:judgement criterion|outcome of (?:main |primary )?interest|powered on|outcome was|we measured|was measured)\b';
 
     /** @param  array<string, true>  $stems */
     private function __construct(public ?Passage $passage, public string $text, private array $stems)
@@ -109,11 +112,13 @@ final readonly class MainOutcome
     /** What stands on the other side of the verb from "primary outcome". */
     private static function named(string $sentence): string
     {
-        $name =
-            '(?:primary|main|principal|chief)\s+(?:\p{L}+\s+){0,2}?(?:outcomes?|end-?points?|measures?|variable|criterion|result)(?: measure)?s?';
+        $name = '(?:'.self::MAIN.'(?: measure)?s?|outcome of (?:main |primary )?interest)';
         foreach (
             [
                 "/^(.+?),?\s+(?:was|were|is|are|served as|formed|had been)\s+(?:chosen as |named as |taken as )?(?:the |our |its )?{$name}\b/iu",
+                "/^([^,;]{3,80}), (?:the|our|its) {$name},/iu",
+                "/\b{$name},\s+(?!(?:as|which|\p{L}+ed|chosen)\b)([^,;]{4,80}),\s+(?:was|were|is|are)\b/iu",
+                '/\bpowered on\s+(.+)$/iu',
                 "/\b{$name}\b[^.:]{0,60}?(?:\bwas\b|\bwere\b|\bis\b|\bare\b|:)\s*(.+)$/iu",
                 "/\b{$name}\b[^.:]{0,30}?,\s*(.+)$/iu",
             ] as $pattern

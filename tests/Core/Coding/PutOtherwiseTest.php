@@ -2,127 +2,15 @@
 
 namespace Tests\Core\Coding\PutOtherwise;
 
+use Tests\Core\Coding\SmallPaper;
 use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
 use WaryHeron\Core\Coding\Lead\Asked\ItemType;
 use WaryHeron\Core\Coding\Lead\LeadEngine;
 use WaryHeron\Core\Coding\Lead\Passages;
 use WaryHeron\Core\FullText\Reading\HtmlPaper;
 
-/** A paper that says one thing of itself, under the heading where papers say it. */
-function paper(string $heading, string $said): Passages
-{
-    $parts = ['Abstract' => 'We tried lamps.', 'Methods' => 'Lamps were lit.', 'Results' => 'People slept.', 'Discussion' => 'Lamps help.'];
-    $parts[$heading] = $said;
-    $html = '<h1>Lamps on wards</h1>';
-    foreach ($parts as $name => $text) {
-        $html .= "<h2>{$name}</h2><p>".htmlspecialchars($text).'</p>';
-    }
-
-    return Passages::of(HtmlPaper::read($html));
-}
-
-function answer(AskedItem $item, string $heading, string $said): ?string
-{
-    return (new LeadEngine())->lead($item, paper($heading, $said))?->value;
-}
-
-it('finds a mean age however it is put', function (string $said, ?string $age) {
-    expect(answer(new AskedItem('age', 'Mean age', ItemType::Number, unit: 'years'), 'Results', $said))->toBe($age);
-})->with([
-    ['The mean age of participants was 43.2 years (SD 10.1).', '43.2'],
-    ['Participants had a mean age of 43.2 (SD 10.1) years.', '43.2'],
-    ['Participants were on average 43.2 years old.', '43.2'],
-    ['The average age was 43 years.', '43'],
-    ['Nurses (mean age 43.2 years; 80% women) took part.', '43.2'],
-    ['Their age averaged 43.2 years.', '43.2'],
-    ['Age was 43.2 ± 10.1 years.', '43.2'],
-    ['Mean (SD) age was 43.2 (10.1) years.', '43.2'],
-    ['The sample (N = 64, M age = 43.2, SD = 10.1) was mostly female.', '43.2'],
-    ['Patients were aged 43.2 years (SD 10.1).', '43.2'],
-    ['The 64 midwives were 43.2 (SD 10.1) years old.', '43.2'],
-    ['At baseline, the mean age was 43·2 years.', '43.2'],
-    ['The mean age at entry was 43.2 years, and 12 were men.', '43.2'],
-    ['Mean ages were 40.0 and 42.0 years in the two groups of 30 each.', null],
-    ['Nurses aged between 20 and 64 years took part.', null],
-    ['Nurses had worked for a mean of 12.4 years.', null],
-    ['Age averaged 43.2 ± 10.1 y.', '43.2'],
-    ['Mean age was 52 years in the light group and 50 years in the control group.', null],
-    ['The nurses were on average thirty-eight years old.', '38'],
-    ['Participants had a mean age of forty-one years.', '41'],
-    ['The 48 drivers averaged forty-six years of age.', '46'],
-    ['The 60 nurses were aged 41.2 years (standard deviation 9.8) and 48 were women.', '41.2'],
-    ['The average participant was 44 years old.', '44'],
-    ['Their ages ranged from 22 to 61 years with a mean of 37.9.', '37.9'],
-    ['The median age was 40 years (interquartile range 33 to 49).', null],
-    ['Forty nurses aged twenty-two to fifty took part.', null],
-    ['On average, nurses were in their thirties.', null],
-    ['The mean length of service was 12.4 years.', null],
-    ['The wards were on average thirty years old.', null],
-]);
-
-it('finds how many were women however it is put', function (string $said, ?string $share) {
-    expect(answer(new AskedItem('female', 'Per cent female', ItemType::Number, unit: '%'), 'Results', $said))->toBe($share);
-})->with([
-    ['Of the 80 nurses, 60 (75%) were women.', '75'],
-    ['Three quarters of the 80 nurses were women.', '75'],
-    ['The 80 nurses, 75% of whom were female, took part.', '75'],
-    ['Most participants were female (75%).', '75'],
-    ['Women made up 75% of the sample.', '75'],
-    ['Participants were predominantly female (n = 60; 75.0%).', '75'],
-    ['Sixty of the 80 nurses were women.', '75'],
-    ['There were 60 women and 20 men.', '75'],
-    ['20 men and 60 women took part.', '75'],
-    ['A quarter of the participants were men (25%).', '75'],
-    ['25% were male.', '75'],
-    ['All participants were women.', '100'],
-    ['The sample was 75 per cent female.', '75'],
-    ['Female sex was recorded for 75% of patients.', '75'],
-    ['75% were married.', null],
-    ['Only five of the 40 drivers were women.', '12.5'],
-    ['Only women took part.', '100'],
-    ['90 (75%) of the 120 participants were women.', '75'],
-]);
-
-it('finds how many were randomised or took part however it is put', function (string $said, ?string $count) {
-    $item = new AskedItem('entered', 'Participants randomised or enrolled', ItemType::Number);
-    expect(answer($item, 'Results', $said))->toBe($count);
-})->with([
-    ['Sixty-four nurses were randomised.', '64'],
-    ['A total of 1,204 patients underwent randomisation.', '1204'],
-    ['We enrolled 64 midwives between May and July 2019.', '64'],
-    ['Of 90 nurses who were screened, 64 were eligible and were randomly allocated.', '64'],
-    ['64 nurses were assigned at random, 32 to lamps and 32 to usual light.', '64'],
-    ['Between 2017 and 2018, 64 patients were recruited.', '64'],
-    ['In total, 64 participants entered the trial.', '64'],
-    ['Randomisation of 64 nurses took place in May.', '64'],
-    ['Ninety nurses were invited, of whom 64 agreed to take part.', '64'],
-    ['The study included 64 nurses.', '64'],
-    ['The nurses were tired.', null],
-    ['Three of the 64 randomised nurses withdrew before the first night.', '64'],
-    ['Of 90 invited, 64 (71%) completed the questionnaire.', '64'],
-    ['We assigned 32 to dim and 32 to bright light.', '64'],
-    ['32 nurses were randomly assigned to lamps and 32 to usual light.', '64'],
-    'thousands by a blank' => ['In total, 2 314 nurses responded.', '2314'],
-    'thousands by a point' => ['A sample of 1.204 nurses was enrolled.', '1204'],
-    ['Questionnaires came back from 64 of 90 drivers.', '64'],
-]);
-
-it('finds how many were analysed however it is put', function (string $said, ?string $count) {
-    $item = new AskedItem('analysed', 'Participants analysed', ItemType::Number);
-    expect(answer($item, 'Results', $said))->toBe($count);
-})->with([
-    ['Data from 57 nurses were analysed.', '57'],
-    ['The analysis included 57 nurses.', '57'],
-    ['Of 64 randomised nurses, 57 were analysed.', '57'],
-    ['Fifty-seven nurses completed the study and were included in the analysis.', '57'],
-    ['The intention-to-treat analysis comprised 57 participants.', '57'],
-    ['After 7 withdrawals, 57 nurses remained in the analysis.', '57'],
-    ['Complete data were available for 57 of 64 nurses.', '57'],
-    ['Of 64 who were randomised, 57 completed the trial and were analysed.', '57'],
-]);
-
 it('finds how long it went on however it is put', function (string $said, ?string $long) {
-    expect(answer(new AskedItem('duration', 'Duration of the intervention', ItemType::Duration), 'Methods', $said))->toBe($long);
+    expect(SmallPaper::answer(new AskedItem('duration', 'Duration of the intervention', ItemType::Duration), 'Methods', $said))->toBe($long);
 })->with([
     ['Lamps were used for eight weeks.', '8'],
     ['Participants used the lamps over 8 weeks.', '8'],
@@ -131,12 +19,41 @@ it('finds how long it went on however it is put', function (string $said, ?strin
     ['The intervention lasted 56 days.', '56'],
     ['Lamps were lit each night during a period of 8 weeks.', '8'],
     ['The treatment period was 8 weeks.', '8'],
+    ['Participants wore the mask every night for a month.', '1'],
+    ['Lamps were lit for three consecutive night shifts.', '3'],
+    ['Treatment was continued until discharge or for at most 14 days.', '14'],
+    ['Each period lasted four weeks, with a washout of one week.', '4'],
+    ['The two treatment periods of 10 nights were separated by 2 weeks.', '10'],
+    ['Median follow-up was 6.4 years (interquartile range 4.1 to 8.0).', '6.4'],
+    ['Nurses were followed for a mean of 7.9 years.', '7.9', 'Results'],
+    ['Recruitment lasted 18 months.', null],
+    ['Sessions of 45 minutes were held twice a week for twelve weeks.', '12'],
+    ['The 12-week intervention consisted of two sessions of 45 minutes a week.', '12'],
+    ['Patients exercised three times per week over 3 months.', '3'],
+    ['Follow-up visits took place at 3, 6 and 12 months.', null],
+    ['The programme was delivered during one school year.', '1'],
+    ['The supplement was taken daily from the day of surgery to day 42.', null],
+    ['For five nights running, participants slept with earplugs.', '5'],
+    ['One night in the laboratory was spent with each lamp.', '1'],
+    ['The study period was from January 2012 to December 2014.', null],
+    ['Participants kept a diary for one week before and used the lamp for four weeks.', '4'],
+    ['A fortnight of training preceded the trial; lamps were then lit for ten weeks.', '10'],
+    ['The trial ran from March to June 2014.', null],
+    ['The follow-up period was two years.', '2'],
+    ['Each participant was studied for two 5-day periods.', '5'],
+    ['Blood was drawn every 2 weeks for 24 weeks.', '24'],
+    ['Nurses had to have worked nights for at least 12 months.', null],
+    ['Lamps were worn for 30 minutes a day for six weeks.', '6'],
+    ['The course comprised ten lessons in ten weeks.', '10'],
+    ['Patients were interviewed 6 months after discharge.', null],
+    ['Mean (SD) follow-up was 26 (8) months.', '26'],
+    ['Three-month treatment periods were separated by a one-month washout.', '3'],
 ]);
 
 it('finds an estimate and a p value however they are put', function (string $said, ?string $estimate, ?string $p) {
     $effect = new AskedItem('effect', 'Effect estimate', ItemType::Estimate, ['MD', 'OR', 'RR', 'HR', 'RD']);
-    expect(answer($effect, 'Results', $said))->toBe($estimate)
-        ->and(answer(new AskedItem('p', 'P value', ItemType::PValue), 'Results', $said))->toBe($p);
+    expect(SmallPaper::answer($effect, 'Results', $said))->toBe($estimate)
+        ->and(SmallPaper::answer(new AskedItem('p', 'P value', ItemType::PValue), 'Results', $said))->toBe($p);
 })->with([
     ['The odds ratio for errors was 0.62 (95% CI 0.41 to 0.94; p = 0.02).', 'OR 0.62 (0.41 to 0.94)', '0.02'],
     ['Errors were rarer with lamps (OR 0.62, 95% CI 0.41–0.94, P=.02).', 'OR 0.62 (0.41 to 0.94)', '0.02'],
@@ -155,7 +72,7 @@ it('finds an estimate and a p value however they are put', function (string $sai
 ]);
 
 it('finds where a trial is registered however it is put', function (string $said, ?string $number) {
-    expect(answer(new AskedItem('registration', 'Registration number', ItemType::Identifier), 'Methods', $said))->toBe($number);
+    expect(SmallPaper::answer(new AskedItem('registration', 'Registration number', ItemType::Identifier), 'Methods', $said))->toBe($number);
 })->with([
     ['The trial was registered as NCT01234567.', 'NCT01234567'],
     ['Trial registration number: ISRCTN12345678.', 'ISRCTN12345678'],
@@ -168,10 +85,17 @@ it('finds where a trial is registered however it is put', function (string $said
     ['PROSPERO CRD42019123456.', 'CRD42019123456'],
     ['This trial is registered with ISRCTN (number 12345678).', 'ISRCTN12345678'],
     ['The ethics committee gave approval (NCH 12-34).', null],
+    ['UMIN000012345 is its number in the register.', 'UMIN000012345'],
+    ['The trial was registered in the Netherlands Trial Register (NL1234).', 'NL1234'],
+    ['It was registered with the Iranian register: IRCT20180101012345N1.', 'IRCT20180101012345N1'],
+    ['The trial was not registered.', null],
+    ['Grant number NCH-2012-44; ethics 2012/45.', null],
+    ['PACTR201501000999 was given by the African register.', 'PACTR201501000999'],
+    ['CTRI/2018/01/011234 is the number in India’s register.', 'CTRI/2018/01/011234'],
 ]);
 
 it('finds the country of a study however it is put', function (string $heading, string $said, ?string $country) {
-    expect(answer(new AskedItem('country', 'Country', ItemType::Country), $heading, $said))->toBe($country);
+    expect(SmallPaper::answer(new AskedItem('country', 'Country', ItemType::Country), $heading, $said))->toBe($country);
 })->with([
     ['Methods', 'The study was carried out at two hospitals in Norway.', 'Norway'],
     ['Methods', 'Nurses of a Norwegian teaching hospital took part.', 'Norway'],
@@ -187,12 +111,25 @@ it('finds the country of a study however it is put', function (string $heading, 
     ['Methods', 'Staff of hospitals across Ontario and Quebec took part.', 'Canada'],
     ['Methods', 'Nurses filled in the California Sleep Scale.', null],
     ['Methods', 'Nurses filled in scales, among them of Ohio Sleep.', null],
+    ['Methods', 'Teachers at four primary schools in rural Kenya took part.', 'Kenya'],
+    ['Methods', 'Participants came from the Republic of Ireland.', 'Ireland'],
+    ['Methods', 'Patients of a university hospital in the north of the Netherlands were asked.', 'Netherlands'],
+    ['Methods', 'The cohort was set up in the US in 1989.', 'United States'],
+    ['Methods', 'Data came from New Zealand’s national register.', 'New Zealand'],
+    ['Methods', 'The study was run in Georgia, USA.', 'United States'],
+    ['Methods', 'Wards in Tbilisi, Georgia, took part.', 'Georgia'],
+    ['Methods', 'Jordan and Blake (2003) describe the scale.', null],
+    ['Methods', 'The scale was translated into Turkish.', null],
+    ['Methods', 'Nurses at hospitals in mainland China and Taiwan took part.', 'China; Taiwan'],
+    ['Methods', 'Students at a Scottish university took part.', 'United Kingdom'],
+    ['Methods', 'The trial was done in the Federal Republic of Germany.', 'Germany'],
+    ['Methods', 'Turkey and rice were served at night to staff in Hungary.', 'Hungary'],
 ]);
 
 it('finds who paid and who has interests however it is put', function (string $said, ?string $funder, ?string $interests) {
     $conflict = new AskedItem('interests', 'Conflict of interest', ItemType::Choice, ['none declared', 'declared']);
-    expect(answer(new AskedItem('funding', 'Funding', ItemType::Text), 'Funding', $said))->toBe($funder)
-        ->and(answer($conflict, 'Funding', $said))->toBe($interests);
+    expect(SmallPaper::answer(new AskedItem('funding', 'Funding', ItemType::Text), 'Funding', $said))->toBe($funder)
+        ->and(SmallPaper::answer($conflict, 'Funding', $said))->toBe($interests);
 })->with([
     ['This work was supported by the Ward Light Foundation. Conflict of interest: none.', 'the Ward Light Foundation', 'none declared'],
     [
@@ -349,14 +286,38 @@ it('finds the setting and the main outcome however they are put', function (stri
     ['outcome', 'Our main outcome measure was the score of a sleepiness scale at 4 a.m.', 'sleepiness scale'],
     ['outcome', 'The main outcome was alertness; secondary outcomes were errors and sleep.', 'alertness'],
     ['outcome', 'Primary outcome: hours of sleep. Secondary outcomes: errors.', 'hours of sleep'],
+    ['setting', 'The trial was set in the emergency departments of two county hospitals.', 'emergency departments of two county hospitals'],
+    ['setting', 'Bus drivers were studied at their depot.', 'depot'],
+    ['setting', 'Subjects slept in a sleep laboratory.', 'sleep laboratory'],
+    ['setting', 'All took place at the participants’ own homes.', 'homes'],
+    ['setting', 'Four primary schools in a rural district agreed to take part.', 'Four primary schools'],
+    ['setting', 'Participants were employees of a paper mill.', 'paper mill'],
+    ['setting', 'Patients on the orthopaedic ward of Aldermoor Hospital were eligible.', 'orthopaedic ward'],
+    ['setting', 'Crew members of three ferries took part.', 'ferries'],
+    ['setting', 'Participants were recruited through general practitioners’ surgeries.', 'surgeries'],
+    ['setting', 'The study was done in a call centre with 300 seats.', 'call centre'],
+    ['setting', 'Guards of two prisons were invited.', 'two prisons'],
+    ['setting', 'Pupils of eighteen classes were taught as usual.', 'classes'],
+    ['setting', 'The questionnaire was sent to nurses of all public hospitals of the county.', 'public hospitals'],
+    ['outcome', 'The primary outcome, sleep efficiency by actigraphy, was measured at week 8.', 'sleep efficiency'],
+    ['outcome', 'As primary outcome we chose the number of falls.', 'number of falls'],
+    ['outcome', 'Sleep efficiency at week 8 was the primary end point.', 'Sleep efficiency'],
+    ['outcome', 'The co-primary outcomes were sleep and mood.', 'sleep and mood'],
+    ['outcome', 'Main outcome measures: time to sleep.', 'time to sleep'],
+    ['outcome', 'The chief outcome was time to first fall within a year.', 'time to first fall'],
+    ['outcome', 'The outcome of main interest was burnout, measured with a 22-item inventory.', 'burnout'],
+    ['outcome', 'Our primary aim was to lower falls. The outcome was falls per 1,000 bed days.', 'falls per 1,000 bed days'],
+    ['outcome', 'The trial was powered on pain at rest (0 to 10).', 'pain at rest'],
+    ['outcome', 'The primary outcome measure was the Sleep Log score, range 0 to 20.', 'Sleep Log score'],
+    ['outcome', 'Primary outcome was mood. Secondary outcome was sleep.', 'mood'],
+    ['outcome', 'We defined time to first fall as the primary outcome.', 'time to first fall'],
+    ['outcome', 'Falls, the primary outcome, were counted by staff.', 'Falls'],
 ]);
 
 it('is not taken in by what looks like it', function (AskedItem $item, string $heading, string $said, ?string $value) {
-    expect(answer($item, $heading, $said))->toBe($value);
+    expect(SmallPaper::answer($item, $heading, $said))->toBe($value);
 })->with(function () {
-    $age = new AskedItem('age', 'Mean age', ItemType::Number, unit: 'years');
-    $female = new AskedItem('female', 'Per cent female', ItemType::Number, unit: '%');
-    $entered = new AskedItem('entered', 'Participants randomised or enrolled', ItemType::Number);
+    [$age, $female, $entered] = [SmallPaper::age(), SmallPaper::women(), SmallPaper::entered()];
     $p = new AskedItem('p', 'P value', ItemType::PValue);
 
     return [
@@ -376,7 +337,7 @@ it('finds a design whatever the team calls it', function (string $said, ?string 
         'Randomised trial', 'Cluster-randomised trial', 'Crossover RCT', 'Longitudinal study', 'Case–control study', 'Survey',
         'Pre–post comparison', 'Interviews',
     ]);
-    expect(answer($item, 'Methods', $said))->toBe($design);
+    expect(SmallPaper::answer($item, 'Methods', $said))->toBe($design);
 })->with([
     ['We did a randomised controlled trial of lamps.', 'Randomised trial'],
     ['Nurses were randomly assigned to dim or bright lamps.', 'Randomised trial'],
@@ -397,7 +358,7 @@ it('finds a design whatever the team calls it', function (string $said, ?string 
 ]);
 
 it('finds how long people were followed, and not what came before', function (string $said, ?string $value) {
-    expect(answer(new AskedItem('follow_up', 'Followed for', ItemType::Duration), 'Methods', $said))->toBe($value);
+    expect(SmallPaper::answer(new AskedItem('follow_up', 'Followed for', ItemType::Duration), 'Methods', $said))->toBe($value);
 })->with([
     ['After a six-week run-in, participants were followed for 52 weeks.', '52'],
     ['After a wash-out of 2 weeks, nurses wore visors for 8 weeks.', '8'],
@@ -406,12 +367,12 @@ it('finds how long people were followed, and not what came before', function (st
 ]);
 
 it('finds a place where people took part', function () {
-    expect(answer(new AskedItem('setting', 'Setting', ItemType::Text), 'Methods', 'Drivers of two bus depots took part.'))
+    expect(SmallPaper::answer(new AskedItem('setting', 'Setting', ItemType::Text), 'Methods', 'Drivers of two bus depots took part.'))
         ->toBe('Drivers of two bus depots took part');
 });
 
 it('tells countries by their names, their cities, several as one, and from what is called after them or made there', function (string $said, ?string $country) {
-    expect(answer(new AskedItem('country', 'Country', ItemType::Country), 'Methods', $said))->toBe($country);
+    expect(SmallPaper::answer(new AskedItem('country', 'Country', ItemType::Country), 'Methods', $said))->toBe($country);
 })->with([
     ['Lamps made in Japan were used in our ward in Chile.', 'Chile'],
     ['Norwegian spruce was used for the frames.', null],
@@ -433,7 +394,7 @@ it('tells countries by their names, their cities, several as one, and from what 
 ]);
 
 it('finds who paid, with money or in kind, or is thanked for it', function (string $said, string $funder) {
-    expect(answer(new AskedItem('funding', 'Funding', ItemType::Text), 'Funding', $said))->toContain($funder);
+    expect(SmallPaper::answer(new AskedItem('funding', 'Funding', ItemType::Text), 'Funding', $said))->toContain($funder);
 })->with([
     ['We thank the Ward Foundation for financial support.', 'the Ward Foundation'],
     ['AK holds a fellowship from the Ward Foundation.', 'the Ward Foundation'],
@@ -446,5 +407,88 @@ it('finds who paid, with money or in kind, or is thanked for it', function (stri
 ]);
 
 it('takes what funders did not do for no funder', function (string $said) {
-    expect(answer(new AskedItem('funding', 'Funding', ItemType::Text), 'Funding', $said))->toBeNull();
+    expect(SmallPaper::answer(new AskedItem('funding', 'Funding', ItemType::Text), 'Funding', $said))->toBeNull();
 })->with(['The funder had no role in the study.', 'Not applicable.']);
+
+it('finds an estimate of a comparison, and no other number with an interval', function (string $said, ?string $estimate) {
+    $effect = new AskedItem('effect', 'Effect estimate', ItemType::Estimate, ['MD', 'OR', 'RR', 'HR', 'RD']);
+    expect(SmallPaper::answer($effect, 'Results', $said))->toBe($estimate);
+})->with([
+    ['The adjusted odds ratio was 0.62 (95% CI, 0.41 to 0.94); crude OR 0.58 (0.39 to 0.88).', 'OR 0.62 (0.41 to 0.94)'],
+    ['The between-group difference was 3.4 points (95% CI 1.2 to 5.6) in favour of lamps.', 'MD 3.4 (1.2 to 5.6)'],
+    ['Lamps lowered errors by 3.4 per 100 shifts (95% CI 1.2 to 5.6).', 'MD 3.4 (1.2 to 5.6)'],
+    ['The absolute risk difference was −8.1 percentage points (95% CI −14.0 to −2.2).', 'RD -8.1 (-14.0 to -2.2)'],
+    ['Sleep was 26 minutes longer with lamps (95% confidence interval 8 to 44; P=0.005).', 'MD 26 (8 to 44)'],
+    ['HR = 0.81; 95%-CI: [0.70; 0.95]; p = 0.008', 'HR 0.81 (0.70 to 0.95)'],
+    ['The odds of an error were 0.62 times those without lamps (95% CI 0.41 to 0.94).', 'OR 0.62 (0.41 to 0.94)'],
+    ['The mean difference was 4·2 (95% CI 1·1–7·3).', 'MD 4.2 (1.1 to 7.3)'],
+    ['The difference was not significant (0.3 hours, 95% CI −0.4 to 1.0).', 'MD 0.3 (-0.4 to 1.0)'],
+    ['Risk ratio of 0,62 (95% CI 0,41 to 0,94).', 'RR 0.62 (0.41 to 0.94)'],
+    ["Outcome | Lamps | Usual | Difference (95% CI) | P\nSleep (min) | 402 (51) | 376 (49) | 26 (8 to 44) | 0.005", 'MD 26 (8 to 44)'],
+    ['Patients in the lamp group fell less often (rate ratio 0.71, 95% confidence interval from 0.55 to 0.92).', null],
+    ['The lamp group scored 4.2 points higher (95% CI: 1.1; 7.3).', 'MD 4.2 (1.1 to 7.3)'],
+    ['Lamps raised the odds of sleeping well (adjusted OR = 2.10 [1.20–3.68]).', 'OR 2.10 (1.20 to 3.68)'],
+    ['The relative risk of falling was 0.62 (95% CI 0.41 to 0.94) with lamps and 0.90 (0.70 to 1.16) with alarms.', 'RR 0.62 (0.41 to 0.94)'],
+    ['Reliability was high (ICC 0.81, 95% CI 0.70 to 0.90).', null],
+    ['The mean score was 12.4 (95% CI 11.0 to 13.8) with lamps.', null],
+    ['Sensitivity was 0.81 (95% CI 0.70 to 0.90).', null],
+    ['Prevalence was 24% (95% CI 20 to 28).', null],
+    ['Lamps cut falls by 38% (RR 0.62).', 'RR 0.62'],
+    'a standardised difference where mean differences are asked for' => ['The standardised mean difference was −0.42 (−0.71 to −0.13).', null],
+    'a ratio of rates where others are asked for' => ['The incidence rate ratio was 0.71 (95% CI 0.55 to 0.92).', null],
+]);
+
+it('finds a p value by itself', function (string $said, ?string $p) {
+    expect(SmallPaper::answer(new AskedItem('p', 'P value', ItemType::PValue), 'Results', $said))->toBe($p);
+})->with([
+    ['Sleep was longer with lamps (t(62) = 2.9, p = .005).', '0.005'],
+    ['Errors did not differ (χ2 = 1.2, df = 1, p = 0.27).', '0.27'],
+    ['Errors were rarer (P<0·001).', '<0.001'],
+    ['The difference was not significant (n.s.).', null],
+    ['Errors were rarer (two-sided p value 0.03).', '0.03'],
+    ['Errors were rarer (p-value: 0.03).', '0.03'],
+    ['Errors were rarer (p=3×10−5).', null],
+    ['Neither sleep (P = 0.41) nor mood (P = 0.62) differed.', '0.41'],
+    ['Sleep was longer with lamps, p .004.', null],
+    ['Sleep was longer with lamps (p < 0.01).', '<0.01'],
+    ['Differences were not significant (p > 0.05).', '>0.05'],
+    'of a trend' => ['Risk rose with each year; the P value for trend was 0.03.', null],
+]);
+
+it('finds who paid, and who says nothing of it', function (string $said, ?string $holds) {
+    $answer = SmallPaper::answer(new AskedItem('funding', 'Funding', ItemType::Text), 'Funding', $said);
+    expect($holds === null ? $answer : str_contains((string) $answer, $holds))->toBe($holds === null ? null : true);
+})->with([
+    ['Financial support came from the Nordic Board for Night Work (NBN-44).', 'Nordic Board for Night Work'],
+    ['This research received no specific grant from any funding agency in the public, commercial or not-for-profit sectors.', 'none'],
+    ['The Harrow Trust paid for the lamps, and the Council of Aldermoor for the assessors.', 'Harrow Trust'],
+    ['None.', 'none'],
+    ['Funding: Aldermoor Research Council.', 'Aldermoor Research Council'],
+    ['The study was financed by the hospital’s own budget.', 'hospital'],
+    ['Lampworks provided the lamps free of charge.', 'Lampworks'],
+    ['KB is supported by a doctoral scholarship of the Aldermoor Academy.', 'Aldermoor Academy'],
+    ['We did not have any sponsor.', 'none'],
+    ['This study was made possible by a gift from the Brook family.', 'Brook family'],
+    ['Sponsor: University of Aldermoor.', 'University of Aldermoor'],
+    ['Unfunded.', 'none'],
+]);
+
+it('finds whether somebody has interests', function (string $said, ?string $interests) {
+    $item = new AskedItem('interests', 'Conflict of interest', ItemType::Choice, ['none declared', 'declared']);
+    expect(SmallPaper::answer($item, 'Competing interests', $said))->toBe($interests);
+})->with([
+    ['The authors have no competing interests to declare.', 'none declared'],
+    ['None.', 'none declared'],
+    ['KB is a paid adviser of Lampworks; the others have nothing to declare.', 'declared'],
+    ['KB owns shares in Lampworks.', 'declared'],
+    ['Nothing to disclose.', 'none declared'],
+    ['The authors state that they had no ties to any maker of lamps.', 'none declared'],
+    ['KB’s department received lamps from Lampworks.', 'declared'],
+    ['There are no conflicts.', 'none declared'],
+    ['KB invented the lamp and holds a patent on it.', 'declared'],
+    ['The authors did not provide a statement.', null],
+    ['No potential conflict of interest was reported by the authors.', 'none declared'],
+    ['All authors completed the disclosure form and declare: no support from any organisation.', 'none declared'],
+    ['KB is married to the director of Lampworks.', 'declared'],
+    ['See the online supplement.', null],
+]);

@@ -30,6 +30,9 @@ final class AgeReader implements LeadReader
         '\baveraged\s+'.self::NUMBER.' years? (?:old|of age)' => 1.4,
         '\b(?i:average|typical) \p{L}+ was '.self::NUMBER.' years? (?:old|of age)' => 1.4,
         '\b[Aa]ges?(?: in years)? ranged[^.;]{0,50}\b(?:mean|average)(?: of)? '.self::NUMBER => 1.5,
+        '\bM\s*=\s*'.self::NUMBER.'\s*years?\b' => 1.4,
+        '\b(?:age|old)\b[^.]{0,40}?\bthe (?:mean|average) (?:was|being) '.self::NUMBER => 1.3,
+        '\b[Aa]ge\b[^.;\d]{0,12}(\d{1,3}[.·]\d+)\s*[(\[]\d{1,2}(?:[.·]\d+)?[)\]]' => 1.3,
         '\b[Aa]ge[sd]?\s+averaged\s+'.self::NUMBER => 1.6,
         '\b(?:were|was)\s+'.self::NUMBER.'\s*\((?:SD|s\.d\.|±)\s*=?\s*[\d.·]+\)\s*years?\s*(?:old|of age)' => 1.4,
         '(?<![\d.])'.self::NUMBER.'\s*(?:±|\+\/-)\s*\d+(?:\.\d+)?\s*y(?:ea)?rs?\b(?: old| of age)?' => 1.2,
@@ -66,7 +69,8 @@ final class AgeReader implements LeadReader
     private function inSentence(Passage $passage): ?Lead
     {
         foreach ($passage->has(self::MAY_TELL) ? self::PATTERNS : [] as $pattern => $weight) {
-            if (preg_match("/{$pattern}/u", $passage->text, $found) === 1 && ! self::isOther($passage->text)) {
+            $isTold = preg_match("/{$pattern}/u", $passage->text, $found) === 1;
+            if ($isTold && ! self::isOther($passage->text, $found[0], $found[1])) {
                 $value = (float) Figures::value($found[1]);
                 $score = 1.2 + $weight + Traps::trust($passage->section) -
                     (self::isOfArms($passage) ? 0.5 : 0.0) -
@@ -86,8 +90,8 @@ final class AgeReader implements LeadReader
         return preg_match('/\b(?:respectively|group|arm|against|compared)\b/iu', $passage->text) === 1;
     }
 
-    /** A median, the means of two groups, the age of a building: none is the mean of all. */
-    private static function isOther(string $text): bool
+    /** A median, the means of two groups, how much older somebody is, months, the age of a building or at an event. */
+    private static function isOther(string $text, string $told, string $value): bool
     {
         $isMedian = preg_match('/\bmedian\s+(?:\p{L}+\s+)?age/iu', $text) === 1 &&
             preg_match('/\b(?:mean|average)\b/iu', $text) !== 1;
@@ -95,7 +99,21 @@ final class AgeReader implements LeadReader
 
         $ofThings = '/\b(?:wards?|buildings?|hospitals?|schools?|houses|homes|lamps|scales?) (?:was|were|averaged)\b/iu';
 
-        return $isMedian || preg_match($ofThings, $text) === 1 || preg_match($ofTwo, $text) === 1;
+        $number = preg_quote($value, '/');
+        $isOfOthers = '/'.$number.'(?:\s*\([^()]*\))?(?:\s*(?:months?|weeks?|days?)\b|\s*years?\s+(?:older|younger)\b)'.
+            '|\b(?:controls|cases)\s*\([^()]*'.$number.'/iu';
+        $atEvent = '/\b(?:at|of) (?:the )?(?:first )?(?:diagnosis|onset|menopause|retirement|death|marriage|birth)\b/iu';
+
+        return $isMedian || preg_match($ofThings, $text) === 1 || preg_match($ofTwo, $text) === 1
+            || preg_match($isOfOthers, $text) === 1 || preg_match($atEvent, $told) === 1;
+    }
+
+    /** “45 (38–52)”: the number before two others is a median, unless it is called a mean. */
+    private static function hasQuartiles(Passage $row): bool
+    {
+        $two = '/\d\s*[(\[]\s*\d+(?:[.·]\d+)?\s*(?:–|-|to|,|;)\s*\d+(?:[.·]\d+)?\s*[)\]]/u';
+
+        return preg_match($two, implode(' | ', array_slice($row->cells, 1))) === 1;
     }
 
     /** @return list<Lead> */
@@ -110,7 +128,8 @@ final class AgeReader implements LeadReader
         }
         $columns = Columns::of($row);
         $mean = $columns->mean();
-        if ($mean === null || $mean < 1 || $mean > 115) {
+        $isMedian = preg_match('/mean|average|\bM\b/u', $label) !== 1 && self::hasQuartiles($row);
+        if ($mean === null || $mean < 1 || $mean > 115 || $isMedian) {
             return [];
         }
         $isMean = preg_match('/mean|average|SD|\bM\b/u', $label) === 1 || $columns->figures[0]->share !== null;

@@ -34,6 +34,7 @@ final class CountReader implements LeadReader
         '(?:were |was )?interviewed' => 0.9,
         '(?:questionnaires?|answers|replies|forms) (?:came back|were returned|were received|came) from' => 1.0,
         'we (?:then |first )?(?:randomly )?(?:randomi[sz]ed|assigned|allocated|recruited|enrolled|included)' => 1.3,
+        '(?:began|started|entered) (?:the )?(?:study|trial|programme|treatment|course)' => 1.0,
         'we (?:followed|studied|observed|surveyed|examined|asked)' => 0.7,
     ];
 
@@ -44,23 +45,20 @@ final class CountReader implements LeadReader
         '(?:analys[ei]s|results?|figures) (?:therefore |thus |then |here )?(?:rests? on|includ\w+|compris\w+|(?:is|was|are|were) based on|concern\w*|covers?) (?:the |all )?' => 1.7,
         '(?:are|were) in the (?:\p{L}+ ){0,2}analys[ei]s' => 1.7,
         '(?:were |was )?available (?:for|from|in|of)' => 1.1,
-        'had (?:a |an |their )?(?:valid |usable |final |second )?(?:\p{L}+ )?(?:scores?|outcomes?|measurements?|recordings?|results?)' => 0.8,
+        'had (?:a |an |their )?(?:valid |usable |final |second )?(?:\p{L}+ )?(?:scores?|outcomes?|measurements?|recordings?|results?|data)' => 0.8,
         '(?:we )?could (?:test|measure|assess|analy[sz]e|follow|be (?:tested|measured|assessed|analy[sz]ed|followed))' => 1.1,
         '(?:are|were|is) reported (?:here|on)?' => 0.9,
         '(?:analys[ei]s (?:set|population|sample)|analy[sz]able|evaluable)' => 1.2,
         '(?:leaving|leaves|which leaves|were left(?: for)?|there remained|remained|remaining)' => 0.9,
+        'completed(?=[.;,]|$)' => 0.9,
         '(?:completed (?:both|all|the (?:study|trial|follow|programme|second|final|course)|follow)|completers)' => 1.0,
         '(?:(?:with |had |have |provided |gave )?(?:complete|paired|valid|full|usable|primary outcome) (?:data|records?|pairs|measurements?|sets)|outcome (?:data )?(?:was|were) (?:known|available|obtained|measured))' => 1.1,
         '(?:were |was )?(?:assessed|measured|followed up|seen|tested) (?:both |again |at (?:the end|\p{L}+ (?:weeks|months)|follow))' => 1.0,
     ];
 
-    private const DENIED = '/\b(?:not|declined|refused|withdrew|withdrawn|lost|died|dropped|excluded|ineligible|screened|invited|approached|eligible|contacted|were sent|missed|moved|stopped|unable)\b/iu';
+    private const DENIED = '/\b(?:not|declined|refused|withdrew|withdrawn|lost|died|dropped|excluded|ineligible|screened|invited|approached|eligible|contacted|were sent|missed|missing|moved|stopped|unable|left out|pilot\w*|beforehand|in advance)\b/iu';
 
-    private const ARM = '/^[^.;,()]{0,30}\b(?:to|in|per|on|of) (?:each|the \p{L}+(?:[ -]\p{L}+)?) (?:group|arm|condition|wards?|schools?|homes?|sequence)\b|^[^.;,()]{0,20}\b(?:per|each) (?:group|arm)\b|^ (?:intervention|control|programme|exposed)\b/iu';
-
-    private const GIVEN = '/\b(?:allocated|assigned|randomi[sz]ed|allotted)\b/i';
-
-    private const SHARED = '/\b(?:allocated|assigned|randomi[sz]ed|allotted)\b[^.;]{0,80}\bto\b[^.;]*\band\b[^.;]*\bto\b/iu';
+    private const ARM = '/^[^.;,()]{0,30}\b(?:to|in|per|on|of) (?:each|the \p{L}+(?:[ -]\p{L}+)?) (?:group|arm|condition|wards?|schools?|homes?|sequence)\b|^[^.;,()]{0,20}\b(?:per|each) (?:group|arm)\b|^ (?:intervention|control|programme|exposed)\b|^ to \p{L}/iu';
 
     private const DESCRIBES = '/^(?:randomi[sz]ed|enrolled|recruited|included|assigned) \p{L}+s\b/iu';
 
@@ -77,21 +75,28 @@ final class CountReader implements LeadReader
     {
         $stage = $this->stage($item) ?? 'entered';
         $cues = $stage === 'analysed' ? self::ANALYSED : self::ENTERED;
-        $leads = [];
-        foreach ($paper->told() as $passage) {
-            if ($passage->kind === BlockKind::Heading || Traps::isCited($passage) || Traps::isPlanned($passage->text)) {
-                continue;
-            }
-            foreach ($this->inPassage($passage, $cues) as $lead) {
-                $leads[] = $lead;
-            }
-        }
-        $leads = $this->agreeing([...$leads, ...$this->summed($paper, $stage)]);
-        if ($leads === [] || max(array_column($leads, 'score')) < 2.0) {
-            $leads = [...$leads, ...$this->whole($paper)];
+        $leads = $this->agreeing([...$this->atStage($paper, $cues), ...$this->summed($paper, $stage)]);
+        if (! self::isTold($leads)) {
+            $leads = [...$leads, ...$stage === 'analysed' ? $this->asEntered($paper) : [], ...$this->whole($paper)];
         }
 
         return $leads;
+    }
+
+    /** @param  list<Lead>  $leads */
+    private static function isTold(array $leads): bool
+    {
+        return $leads !== [] && max(array_column($leads, 'score')) >= 2.0;
+    }
+
+    /** @return list<Lead> where nothing is said of an analysis, nobody may have been lost */
+    private function asEntered(Passages $paper): array
+    {
+        $entered = [...$this->atStage($paper, self::ENTERED), ...$this->summed($paper, 'entered')];
+
+        $weighed = fn (Lead $lead): Lead => $lead->weighed(-1.2, 'nobody is said to have been lost');
+
+        return array_map($weighed, $this->agreeing($entered));
     }
 
     private function stage(AskedItem $item): ?string
@@ -102,6 +107,22 @@ final class CountReader implements LeadReader
                 ! $item->isAbout('%|per cent|percent|age\b') => 'entered',
             default => null,
         };
+    }
+
+    /**
+     * @param  array<string, float>  $cues
+     * @return list<Lead>
+     */
+    private function atStage(Passages $paper, array $cues): array
+    {
+        $leads = [];
+        foreach ($paper->told() as $passage) {
+            $isOther = $passage->kind === BlockKind::Heading
+                || Traps::isCited($passage) || Traps::isPlanned($passage->text);
+            array_push($leads, ...$isOther ? [] : $this->inPassage($passage, $cues));
+        }
+
+        return $leads;
     }
 
     /**
@@ -133,7 +154,9 @@ final class CountReader implements LeadReader
         $count = $near->count;
         $isClusters = preg_match(self::CLUSTERS, $near->between) === 1 && ! $count->person;
 
-        return ($count->person ? 0.3 : 0.0) -
+        $isOfCases = preg_match('/^ cases\b(?! and\b)/iu', substr($text, $count->end, 20)) === 1;
+
+        return ($count->person ? 0.3 : 0.0) - ($isOfCases ? 0.8 : 0.0) -
             (preg_match(self::DENIED, $near->between) === 1 ? 1.6 : 0.0) -
             ($isClusters ? 1.2 : 0.0) -
             min(0.6, strlen($near->between) / 150) -
@@ -160,33 +183,12 @@ final class CountReader implements LeadReader
      */
     private function together(Passage $passage, array $counts, string $text, array $cues): array
     {
-        if (! isset($cues[self::BY_LOT])) {
-            return [];
-        }
         $people = array_values(array_filter($counts, fn (Count $count): bool => $count->person));
-        $told = preg_match(self::GIVEN, $text) === 1 ? self::shared($text) : null;
-        $isShared = count($people) === 2 && preg_match(self::SHARED, $text) === 1;
-        $sum = $told ?? ($isShared ? $people[0]->value + $people[1]->value : null);
-        $score = ($told === null ? 2.7 : 3.2) + Traps::trust($passage->section);
+        $sum = (isset($cues[self::BY_LOT]) ? GroupsTogether::allocated($people, $text, $passage->text) : null)
+            ?? GroupsTogether::alike($people, $text, array_keys($cues));
+        $score = 3.2 + Traps::trust($passage->section);
 
         return $sum === null ? [] : [Lead::from($passage, Figures::told($sum), $score, 'the groups together')];
-    }
-
-    /** “We assigned 64 to dim and 64 to bright light”. */
-    private static function shared(string $text): ?float
-    {
-        $number = '('.Figures::PATTERN.')';
-        $to = '(?: \p{L}+){0,2}? to\b';
-        $given = '(?:assigned|allocated|randomi[sz]ed|allotted)';
-        $both = "/\b(?:{$given} {$number}{$to}|{$number}(?: \p{L}+){0,2}? were (?:\p{L}+ly )?{$given}{$to})"
-            ."[^.;]{0,60}? and {$number}{$to}/iu";
-        if (preg_match($both, $text, $found) !== 1) {
-            return null;
-        }
-        $one = Figures::value($found[1] !== '' ? $found[1] : $found[2]);
-        $other = Figures::value($found[3]);
-
-        return $one === null || $other === null ? null : $one + $other;
     }
 
     /**
@@ -199,12 +201,21 @@ final class CountReader implements LeadReader
     {
         $best = null;
         $end = $at + strlen($said);
+        // “leaving 57”: never what stands before it
+        $counts = preg_match('/\bleav(?:ing|es)$/iu', $said) === 1 ? self::from($counts, $end) : $counts;
         // “three of the 51 randomised nurses”: it is said of the 51
         $describes = preg_match(self::DESCRIBES, substr($text, $at, strlen($said) + 30)) === 1;
+        foreach ($counts as $count) {
+            $verb = $count->at >= $end ? substr($text, $end, $count->at - $end) : '';
+            if (preg_match('/^ (?:was|were|is|are|comprised|numbered|of) $/u', $verb) === 1) {
+                return new NearCount($count, '');
+            }
+        }
         foreach ($counts as $i => $count) {
             $words = self::between($count, $text, $at, $end);
-            $isFurther = $count->at >= $end && ($best !== null || ! self::isRightAfter((string) $words));
-            if ($words === null || $isFurther || ($best !== null && strlen($words) >= strlen($best->between))) {
+            $isFurther = ($count->at >= $end && ($best !== null || ! self::isRightAfter((string) $words)))
+                || ($best !== null && strlen((string) $words) >= strlen($best->between));
+            if ($words === null || $isFurther || self::isPartOf($best, $count, $text)) {
                 continue;
             }
             $isOwn = $describes && trim($words) === '';
@@ -213,6 +224,25 @@ final class CountReader implements LeadReader
         }
 
         return $best;
+    }
+
+    /** “64 nurses, 33 to lamps and 31 to usual light, were …”: between commas, parts of those before are counted. */
+    private static function isPartOf(?NearCount $whole, Count $count, string $text): bool
+    {
+        $after = '/^(?: \p{L}+)? (?:to|in|per|of|from|on) [^,;.]{2,60},/u';
+
+        return $whole !== null && $whole->count->person && $count->value < $whole->count->value
+            && preg_match($after, substr($text, $count->end, 90)) === 1
+            && preg_match('/(?:,| and) $/u', substr($text, 0, $count->at)) === 1;
+    }
+
+    /**
+     * @param  list<Count>  $counts
+     * @return list<Count> those that stand after a place
+     */
+    private static function from(array $counts, int $end): array
+    {
+        return array_values(array_filter($counts, fn (Count $count): bool => $count->at >= $end));
     }
 
     /** The words between a count and what is said from one place to another; null where they are not of one clause. */
@@ -239,7 +269,9 @@ final class CountReader implements LeadReader
     {
         $of = $before === null ? '' : substr($text, $before->end, $count->at - $before->end);
 
-        return $before !== null && preg_match('/^\s+(?:out )?of (?:the |these |those |all |some )*$/iu', $of) === 1
+        $isOf = '/^\s+(?:out )?of (?:the |these |those |all |some |an? (?:planned|intended|expected) )*$/iu';
+
+        return $before !== null && preg_match($isOf, $of) === 1
             ? new Count($before->value, $before->at, $before->end, $count->person)
             : $count;
     }
@@ -309,11 +341,21 @@ final class CountReader implements LeadReader
         foreach ($paper->told() as $passage) {
             $isElsewhere = ! in_array($passage->section, self::TELLING, true) || $passage->isRow();
             if (! $isElsewhere && ! Traps::isCited($passage) && ! Traps::isPlanned($passage->text)) {
-                array_push($leads, ...self::byLetter($passage), ...self::byPeople($passage));
+                array_push($leads, ...self::byRate($passage), ...self::byLetter($passage), ...self::byPeople($passage));
             }
         }
 
         return $this->agreeing($leads);
+    }
+
+    /** @return list<Lead> “a response rate of 71% (64 of 90)” */
+    private static function byRate(Passage $passage): array
+    {
+        $rate = '/\b(?:response|participation) rate\b[^.;()]{0,30}\(('.Figures::PATTERN.')\s*(?:out of|of|\/)\s*\d/iu';
+        $value = preg_match($rate, $passage->text, $found) === 1 ? Figures::value($found[1]) : null;
+        $score = 2.2 + Traps::trust($passage->section);
+
+        return $value === null ? [] : [Lead::from($passage, Figures::told($value), $score, 'so many responded')];
     }
 
     /** @return list<Lead> “(n = 128)” */

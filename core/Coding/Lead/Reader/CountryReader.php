@@ -128,6 +128,8 @@ final class CountryReader implements LeadReader
                 '/\([^()]*\b(?:Inc|Ltd|LLC|GmbH|Corp|Corporation|Company|Co|AB|A\/S|AS|BV|SA|plc)\b[^()]*\)/u',
                 '/\b(?:made|manufactured|produced|built|assembled) (?:in|by)\b(?:(?!\b(?:was|were|is|are|and)\b)[^.;,])*/iu',
                 self::FROM,
+                // a language
+                '/\b(?:into|in|to|from) (?:\p{Lu}\p{Ll}+(?:ish|ese|ian|ch|ic)|German)(?=[.,;)]|$| (?:and|or) (?!\p{Ll}+ (?:hospital|ward|school)))/u',
             ],
             ' ',
             $text,

@@ -20,7 +20,7 @@ final class DurationReader implements LeadReader
     private const TIME =
         '((?:'.
         Figures::PATTERN.
-        '))[\s-]+(?:consecutive |successive |working |full )?(minute|hour|day|night|night shift|week|fortnight|month|year)s?\b';
+        ')|(?<=\bfor |\bover )an?)(?:\s*\(\d+(?:\.\d+)?\))?[\s-]+(?:consecutive |successive |working |full |school )?(minute|hour|day|night|night shift|week|fortnight|month|year)s?\b';
 
     private const CUES = [
         '\b(?:lasted|for|over|during|throughout|across|ran for|kept to)\b' => 0.5,
@@ -33,7 +33,7 @@ final class DurationReader implements LeadReader
 
     private const AGAINST = [
         '\b(?:recruit\w+|between \w+ \d{4}|data collection took|years? of experience|experience of|wash-?out|aged?|years old|interviews?|session|lasted between|sitting|interval|apart|ago|previous|last|past|earlier)\b' => -0.8,
-        '\b(?:had (?:worked|been)|working (?:as|in|on|nights))\b' => -1.2,
+        '\b(?:had (?:to have )?(?:worked|been)|working (?:as|in|on|nights))\b' => -1.2,
         '\b(?:at least|more than|less than|under|over the (?:past|last))\b' => -0.5,
         '\b(?:per|a|each|every) (?:day|night|week|month)\b' => -0.2,
     ];
@@ -84,19 +84,24 @@ final class DurationReader implements LeadReader
         preg_match_all($time, $passage->text, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE);
         $leads = [];
         foreach ($found as $one) {
-            [$amount, $unit] = [Figures::value($one[1][0]), mb_strtolower($one[2][0])];
+            [$amount, $unit] = [self::amount($one[1][0]), mb_strtolower($one[2][0])];
             $days = (float) $amount * self::LONG[$unit];
             if ($amount !== null && $amount > 0 && $days >= 0.5) {
                 [$told, $at] = $one[0];
                 $score = $this->around($passage, $told, $at) -
                     ($unit === 'year' ? 0.4 : 0.0) -
                     ($days < 2 ? 0.5 : 0.0) -
-                    (self::isOfWhatGoesBefore($passage->text, $at, strlen($told)) ? 1.5 : 0.0);
+                    self::against($passage->text, $at, strlen($told));
                 $leads[] = Lead::from($passage, Figures::told($amount), $score, 'how long it lasted', "{$unit}s");
             }
         }
 
         return $leads;
+    }
+
+    private static function amount(string $told): ?float
+    {
+        return in_array(mb_strtolower($told), ['a', 'an'], true) ? 1.0 : Figures::value($told);
     }
 
     /** How far what stands around a time speaks for it. */
@@ -108,13 +113,24 @@ final class DurationReader implements LeadReader
             ($passage->section === SectionKind::Methods ? 0.3 : 0.0);
     }
 
-    /** “A six-week run-in”, “a wash-out of 2 weeks”. */
-    private static function isOfWhatGoesBefore(string $text, int $at, int $length): bool
+    /**
+     * How far what stands right beside a time speaks against it: “a six-week run-in”, “a wash-out of 2 weeks”, “every 2
+     * weeks”, “visits at 3, 6 and 12 months”, “one week before”, “six months after discharge” are no durations.
+     */
+    private static function against(string $text, int $at, int $length): float
     {
+        $before = mb_scrub(substr($text, 0, $at), 'UTF-8');
+        $after = mb_scrub(substr($text, $at + $length, 30), 'UTF-8');
         $phase = '(?:run-?in|wash-?out|training|screening|recruitment)';
+        $isSpan = preg_match('/\b(?:for|of|over|during|throughout|lasted)\s(?:the (?:first )?)?$/iu', $before) === 1;
 
-        return preg_match("/^[\s-]*{$phase}\b/iu", mb_scrub(substr($text, $at + $length, 30), 'UTF-8')) === 1
-            || preg_match("/\b{$phase}(?: (?:period|phase))? (?:of|lasted)\s*$/iu", mb_scrub(substr($text, 0, $at), 'UTF-8')) === 1;
+        return match (true) {
+            preg_match("/^[\\s-]*{$phase}\\b|^\\s+(?:before|earlier|previously|prior)\\b/iu", $after) === 1,
+            preg_match("/\\b{$phase}(?: (?:period|phase))? (?:of|lasted)\\s*$/iu", $before) === 1 => 1.5,
+            preg_match('/\bevery $|\bat \d+(?:, \d+)*,? (?:and|or) $/iu', $before) === 1 => 2.0,
+            ! $isSpan && preg_match('/^\s+(?:after|later|since)\b/iu', $after) === 1 => 0.7,
+            default => 0.0,
+        };
     }
 
     private function cues(string $around): float

@@ -21,14 +21,17 @@ final class EstimateReader implements LeadReader
     private const INTERVAL = '/(?:95\s*(?:%|per cent)\s*(?:CI|C\.I\.|confidence (?:interval|limits?))|\bCI\b|confidence (?:interval|limits?))(?:\s*[(\[]CI[)\]])?(?:\s*95\s*%)?\s*[:,=]?\s*(?:from|of|was|were)?\s*[(\[]?\s*([−–-]?\d+(?:[.·]\d+)?)\s*%?\s*(?:to|,|;|and|–|-|−)\s*([−–-]?\d+(?:[.·]\d+)?)/iu';
 
     /** Limits in brackets after a number, where it is called a difference or a ratio. */
-    private const BRACKETED = '/(\b(?:differences?|ratio|OR|RR|HR|IRR|MD)\b[^.;()]{0,50}\d[^;()]{0,15})[(\[]\s*([−–-]?\d+(?:[.·]\d+)?)\s*(?:to|,|;|–)\s*([−–-]?\d+(?:[.·]\d+)?)\s*[)\]]/u';
+    private const BRACKETED = '/((?:\bstandardi[sz]ed mean )?\b(?:differences?|ratio|OR|RR|HR|IRR|MD)\b[^.;()]{0,50}\d[^;()]{0,15})[(\[]\s*([−–-]?\d+(?:[.·]\d+)?)\s*(?:to|,|;|–)\s*([−–-]?\d+(?:[.·]\d+)?)\s*[)\]]/u';
 
     private const CELL = '/^\s*([−–-]?\d+(?:[.·]\d+)?)\s*[(\[]\s*([−–-]?\d+(?:[.·]\d+)?)\s*(?:to|,|;|–)\s*([−–-]?\d+(?:[.·]\d+)?)\s*[)\]]/u';
 
     private const HEAD = '/CI|(?i:confidence|difference|ratio|effect|estimate)|OR\b|HR\b|RR\b/u';
 
+    /** Has an interval, and compares nobody. */
+    private const ALONE = '/\b(?:ICCs?|kappa|alpha|sensitivity|specificity|AUC|prevalence|incidence)\b(?! (?:rate )?ratio)[^.;]*$/iu';
+
     private const KINDS = [
-        'OR' => '(?i:\bodds ratios?\b)|\ba?ORs?\b',
+        'OR' => '(?i:\bodds ratios?\b|\bodds of\b[^;]{0,60}\btimes\b)|\ba?ORs?\b',
         'HR' => '(?i:\bhazard ratios?\b)|\ba?HRs?\b',
         'IRR' => '(?i:\brate ratios?\b)|\bIRRs?\b',
         'RR' => '(?i:\b(?:relative risk|risk ratio|prevalence ratio)s?\b)|\ba?RRs?\b',
@@ -36,7 +39,7 @@ final class EstimateReader implements LeadReader
         'RD' => '(?i:\brisk difference\b|\bpercentage points?\b|\bdifference in (?:proportions|percentages)\b)',
         'beta' => '\bbeta\b|β',
         'r' => '(?i:\bcorrelat\w+\b)|\br\s*=',
-        'MD' => '(?i:\b(?:mean )?differences?\b)|\bMD\b|\bchange\b|\bgain\b|\bincreas\w+|\bdecreas\w+|\bimprov\w+|\bfell\b|\brose\b|\blonger\b|\bshorter\b|\bmore\b|\bfewer\b|\bless\b|\blower\b|\bhigher\b|\breduc\w+|\bdropp\w+|\bstep\b|\beffect\b',
+        'MD' => '(?i:\b(?:mean )?differences?\b)|\bMD\b|\bchange\b|\bgain\b|\bincreas\w+|\bdecreas\w+|\bimprov\w+|\bfell\b|\brose\b|\blonger\b|\bshorter\b|\bmore\b|\bfewer\b|\bless\b|\blower(?:ed|s)?\b|\brais\w+|\bcut\b|\bsaved\b|\bgained\b|\bhigher\b|\breduc\w+|\bdropp\w+|\bstep\b|\beffect\b',
     ];
 
     public function reads(AskedItem $item): bool
@@ -75,8 +78,9 @@ final class EstimateReader implements LeadReader
         if (preg_match(self::BRACKETED, $passage->text, $one) === 1) {
             [$low, $high] = [self::plain($one[2]), self::plain($one[3])];
             $value = $this->within($one[1], $low, $high);
+            $kind = $this->kind($one[1], $passage->text, $item);
             if ($value !== null) {
-                return [new ToldEstimate($this->kind($one[1], $passage->text, $item), $value, 1.6, $low, $high)];
+                return $kind === null ? [] : [new ToldEstimate($kind, $value, 1.6, $low, $high)];
             }
         }
 
@@ -98,8 +102,8 @@ final class EstimateReader implements LeadReader
             [$low, $high] = [self::plain($interval[1][0]), self::plain($interval[2][0])];
             $before = substr($passage->text, max($from, $at - 130), $at - max($from, $at - 130));
             $value = $this->within($before, $low, $high);
-            if ($value !== null) {
-                $kind = $this->kind($before, $passage->text, $item);
+            $kind = $this->kind($before, $passage->text, $item);
+            if ($value !== null && $kind !== null) {
                 $found[] = new ToldEstimate($kind, $value, 2.0, $low, $high);
             }
             $from = $at + strlen($interval[0][0]);
@@ -139,7 +143,7 @@ final class EstimateReader implements LeadReader
             if (preg_match(self::CELL, $cell, $one) === 1 && preg_match(self::HEAD, $head) === 1) {
                 [$value, $low, $high] = array_map(self::plain(...), array_slice($one, 1));
                 $kind = $this->kind($head, $head.' '.$row->text, $item);
-                $found[] = new ToldEstimate($kind, $value, 1.7, $low, $high);
+                array_push($found, ...$kind === null ? [] : [new ToldEstimate($kind, $value, 1.7, $low, $high)]);
             }
         }
 
@@ -164,20 +168,18 @@ final class EstimateReader implements LeadReader
         return null;
     }
 
-    private function kind(string $near, string $text, AskedItem $item): string
+    /** @return ?string null for one that the item does not take, and for what compares nothing, such as a mean */
+    private function kind(string $near, string $text, AskedItem $item): ?string
     {
-        foreach ([$near, $text] as $where) {
+        foreach (preg_match(self::ALONE, $near) === 1 ? [] : [$near, $text] as $where) {
             foreach (self::KINDS as $kind => $pattern) {
-                if (
-                    preg_match("/{$pattern}/u", $where) === 1 &&
-                    ($item->options === [] || in_array($kind, $item->options, true))
-                ) {
-                    return $kind;
+                if (preg_match("/{$pattern}/u", $where) === 1) {
+                    return $item->options === [] || in_array($kind, $item->options, true) ? $kind : null;
                 }
             }
         }
 
-        return 'MD';
+        return null;
     }
 
     private static function plain(string $number): string

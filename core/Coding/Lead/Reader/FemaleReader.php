@@ -26,6 +26,12 @@ final class FemaleReader implements LeadReader
     /** A share of women who have something is not one of women. */
     private const OTHER = '/\b(?:than|versus|v|vs|compared|prevalence|risk|rates?|more often|less often|reported by|in women|among women|higher|lower)\b/iu';
 
+    /** Women set against men: what is in percent is something that they have. */
+    private const COMPARED = '/\b(?:wom[ae]n|females?|girls) [^.;]*\bthan (?:the )?(?:men|males?|boys)\b|\b(?:men|males?|boys) [^.;]*\bthan (?:the )?(?:women|females?|girls)\b/iu';
+
+    /** One group's share, and another's. */
+    private const OF_ARM = '/\bin the (?:\p{L}+[ -]){1,3}(?:group|arm|wards?|schools?)\b[^.;]*%[^.;]*%|\brespectively\b|%[^.;]{0,20}\b(?:versus|vs\.?|against)\b[^.;]{0,15}%/iu';
+
     private const PARTS = [
         'half' => 50.0,
         'a third' => 33.3,
@@ -36,7 +42,7 @@ final class FemaleReader implements LeadReader
         'three quarters' => 75.0,
     ];
 
-    private const MEN = '(?:men|male|males|boys)';
+    private const MEN = '(?:men|male|males|boys|fathers)';
 
     public function reads(AskedItem $item): bool
     {
@@ -69,6 +75,7 @@ final class FemaleReader implements LeadReader
             ...$this->shares($text, self::MEN, fn (float $share): float => 100 - $share),
             ...$this->both($text),
             ...self::inWords($text),
+            ...SexRatio::in($text),
         ];
 
         return $told === [] ? $this->ofWhole($passage, $paper) : $told;
@@ -81,7 +88,8 @@ final class FemaleReader implements LeadReader
     private function shares(string $text, string $who, \Closure $of): array
     {
         $told = [];
-        $share = self::first(self::shareOf($who), $text);
+        $isOfAll = preg_match(self::COMPARED, $text) !== 1 && preg_match(self::OF_ARM, $text) !== 1;
+        $share = $isOfAll ? self::first(self::shareOf($who), $text) : [];
         if ($share !== []) {
             $doubt = preg_match(self::OTHER, $text) === 1 ? 1.0 : 0.0;
             $told[] = new Share($of((float) Figures::value($share[1])), 1.5 - $doubt, 'a share is given');
@@ -97,8 +105,8 @@ final class FemaleReader implements LeadReader
     /** @return list<string> patterns of a share in percent */
     private static function shareOf(string $who): array
     {
-        $percent = '(\d{1,3}(?:[.·]\d+)?)\s*(?:%|per cent|percent)';
-        $people = '(?:of (?:them|whom|the \p{L}+|participants|those) )?(?:were |was |are )?(?:of them )?';
+        $percent = '('.Figures::PATTERN.')\s*(?:%|per cent|percent)';
+        $people = '(?:of (?:them|whom|the \p{L}+|participants|those) )?(?:were |was |are )?(?:of them )?(?:identified (?:themselves )?as )?';
 
         return [
             "/{$percent}\)?\s*{$people}{$who}\b/iu",
@@ -106,6 +114,7 @@ final class FemaleReader implements LeadReader
             "/\b{$who}\b\s*\(\s*\d[\d,]*\s*(?:of|\/)\s*\d[\d,]*\s*[,;]?\s*{$percent}/iu",
             "/\b{$who}\b\s+(?:made up|accounted for|comprised|constituted|formed)\s+{$percent}/iu",
             "/\b{$who}\s+(?:sex|gender)\b[^.;\d]{0,25}{$percent}/iu",
+            "/\b{$who}\s+(?:were|was|are) (?:in (?:the|a) (?:minority|majority)|(?:under|over)-?represented)\s*\({$percent}/iu",
         ];
     }
 
@@ -158,10 +167,14 @@ final class FemaleReader implements LeadReader
         $women = self::WOMEN;
         $parts = implode('|', array_keys(self::PARTS));
         $told = [];
-        if (preg_match("/\b({$parts}) of\b[^.;]{0,40}?\b(?:were|are)\s+{$women}\b/iu", strtr($text, '-', ' '), $m) === 1) {
+        $part = "/\b({$parts})(?: of\b[^.;]{0,40}?|\)\s*)\b(?:were|are)\s+{$women}\b/iu";
+        if (preg_match($part, strtr($text, '-', ' '), $m) === 1) {
             $told[] = new Share(self::PARTS[mb_strtolower($m[1])], 0.6, 'a part is given in words');
         }
-        if (preg_match("/\ball\b[^.;]{0,30}\b(?:were|are)\s+{$women}\b|\bonly {$women}\b/iu", $text) === 1) {
+        $all = "\b(?:every|each) \p{L}+ was (?:a )?{$women}\b|\ball\b(?! but)[^.;]{0,30}\b(?:were|are)\s+{$women}\b|".
+            "\bonly {$women}\b|\ball of (?:them|whom) {$women}\b";
+        $noMan = '\bno '.self::MEN.' (?:were|was|took part|participated|volunteered|agreed)\b';
+        if (preg_match("/{$all}|{$noMan}/iu", $text) === 1) {
             $told[] = new Share(100.0, 1.0, 'all are women');
         }
 
@@ -229,6 +242,10 @@ final class FemaleReader implements LeadReader
     private function inRow(Passage $row, Passages $paper): array
     {
         $label = $row->cells[0] ?? '';
+        $both = SexRatio::inRow($row);
+        if ($both !== null) {
+            return [$both];
+        }
         $isWomen =
             preg_match('/^(?:sex[^\p{L}]*|gender[^\p{L}]*)?(?:\p{L}+\s*[:,(]\s*)?'.self::WOMEN.'\b/iu', $label) ===
             1;

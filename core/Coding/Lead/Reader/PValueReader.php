@@ -15,7 +15,8 @@ use WaryHeron\Core\Coding\Lead\Passages;
 /** The p value of the comparison on the main outcome. */
 final class PValueReader implements LeadReader
 {
-    private const P = '/\b[Pp]\s*(?:-?value)?\s*(?:for [\p{L} -]+?)?\s*(?:was |of )?([=<>≤]|less than|below)\s*(0?[.·]\d+)/u';
+    private const P = '/\b[Pp](?:\s*(?:-?values?)?\s*(?:for (?!trend|interaction|heterogen)[\p{L} -]+?)?\s*(?:was |of )?([=<>≤]|less than|below)'.
+        '|[\s-]values?(?: for (?!trend|interaction|heterogen)[\p{L} -]+?)?(?: was| of| being|:)?\s*)\s*(0?[.·]\d+)/u';
 
     /** What was chosen in advance is no result. */
     private const LEVEL = '\balpha\b|level of significance|considered (?:statistically )?significant|significance (?:level|was set)'.
@@ -52,7 +53,7 @@ final class PValueReader implements LeadReader
         $interval = $passage->has('\bCI\b|confidence (?:interval|limits)') ? 0.4 : 0.0;
         $leads = [];
         foreach ($found as $i => [, $sign, $value]) {
-            $sign = $sign === '=' ? '' : ($sign === '>' ? '>' : '<');
+            $sign = in_array($sign, ['=', ''], true) ? '' : ($sign === '>' ? '>' : '<');
             $weight = 1.7 + $base - 0.3 * $i + $interval;
             $leads[] = Lead::from($passage, $sign.self::plain($value), $weight, 'a p value for the main outcome');
         }

@@ -17,9 +17,9 @@ use WaryHeron\Core\FullText\Reading\SectionKind;
 /** The kind of place in which people were studied. */
 final class SettingReader implements LeadReader
 {
-    private const PLACE = '(?:hospitals?|wards?|schools?|universit\w+|colleges?|clinics?|nursing homes?|care homes?|homes?|laborator\w+|units?|centres?|centers?|departments?|practices|factor\w+|plants?|stations?|depots?|prisons?|compan\w+|offices?|communit\w+|villages?|districts?|services?|facilit\w+|sites?|ships?|mines?|airlines?|rooms?)';
+    private const PLACE = '(?:hospitals?|wards?|schools?|universit\w+|colleges?|clinics?|nursing homes?|care homes?|homes?|laborator\w+|units?|centres?|centers?|departments?|practices|factor\w+|plants?|stations?|depots?|prisons?|compan\w+|offices?|communit\w+|villages?|districts?|services?|facilit\w+|sites?|ships?|ferries|ferry|mines?|mills?|farms?|hotels?|kitchens?|surger(?:y|ies)|barracks|class(?:es|rooms?)|airlines?|rooms?)';
 
-    private const TOOK = '\b(?:took p(?:lace|art)|participated|was (?:done|carried out|conducted|held|set)|were (?:recruited|drawn|invited|enrolled|employed|conducted)|we (?:carried out|conducted|recruited|invited|studied|approached|enrolled|asked)|conducted (?:in|at|on)|recruited (?:from|in|at)|worked|works?|employed|setting|located|living in|attending|residents of|patients of|students (?:of|at)|nurses (?:of|on|at|in)|will take place)\b';
+    private const TOOK = '\b(?:took p(?:lace|art)|participated|was (?:done|carried out|conducted|held|set)|were (?:recruited|drawn|invited|enrolled|employed|conducted)|we (?:carried out|conducted|recruited|invited|studied|approached|enrolled|asked)|conducted (?:in|at|on)|recruited (?:from|in|at)|worked|works?|employed|setting|located|living in|attending|residents of|patients of|students (?:of|at)|nurses (?:of|on|at|in)|will take place|slept (?:in|at)|were (?:studied|taught|treated|asked|eligible)|agreed to take part|employees of|(?:patients|residents|pupils|students|workers|members|guards|staff|children|drivers) (?:of|on|at|in|from))\b';
 
     public function reads(AskedItem $item): bool
     {

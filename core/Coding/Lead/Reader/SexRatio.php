@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding\Lead\Reader;
+
+use WaryHeron\Core\Coding\Lead\Figures;
+use WaryHeron\Core\Coding\Lead\Passage;
+use WaryHeron\Core\Coding\Lead\Told\Share;
+
+/** Women and men set beside each other in figures, without a count of all. */
+final class SexRatio
+{
+    private const WOMEN = '(?:f|females?|women|girls|mothers)';
+
+    private const MEN = '(?:m|males?|men|boys|fathers)';
+
+    private const NUMBER = '('.Figures::PATTERN.')';
+
+    /** @return list<Share> of women, none where nothing of the kind is said */
+    public static function in(string $text): array
+    {
+        return self::counted($text) ?: self::inWords($text);
+    }
+
+    /**
+     * A row such as “Sex (F/M) 30/10 15/5”.
+     *
+     * @return ?Share null where its name does not say which is which
+     */
+    public static function inRow(Passage $row): ?Share
+    {
+        [$women, $men] = [self::WOMEN, self::MEN];
+        $label = $row->cells[0] ?? '';
+        $isFirst = preg_match("/\b{$women}\s?[\/:]\s?{$men}\b/iu", $label) === 1;
+        if (! $isFirst && preg_match("/\b{$men}\s?[\/:]\s?{$women}\b/iu", $label) !== 1) {
+            return null;
+        }
+        $counts = [];
+        foreach (array_slice($row->cells, 1) as $i => $cell) {
+            if (preg_match('/^\s*(\d[\d,]*)\s*[\/:]\s*(\d[\d,]*)\s*$/u', $cell, $found) === 1) {
+                $isWhole = preg_match('/\b(?:all|total|overall)\b/iu', $row->heads[$i + 1] ?? '') === 1;
+                $told = [(float) Figures::value($found[1]), (float) Figures::value($found[2])];
+                $counts = $isWhole ? [$told] : [...$counts, $told];
+                if ($isWhole) {
+                    break;
+                }
+            }
+        }
+        $sums = [array_sum(array_column($counts, 0)), array_sum(array_column($counts, 1))];
+
+        return array_sum($sums) > 1
+            ? new Share(100 * $sums[$isFirst ? 0 : 1] / array_sum($sums), 1.3, 'counted from women and men')
+            : null;
+    }
+
+    /** @return list<Share> “a ratio of women to men of 3:1”, “(male/female): 15/45”, “45 F, 15 M” */
+    private static function counted(string $text): array
+    {
+        foreach ([[self::WOMEN, self::MEN], [self::MEN, self::WOMEN]] as [$one, $other]) {
+            $told = self::pair(self::setBeside($one, $other), $text);
+            if ($told !== null && array_sum($told) > 1) {
+                $women = $one === self::WOMEN ? $told[0] : $told[1];
+
+                return [new Share(100 * $women / array_sum($told), 1.5, 'counted from women and men')];
+            }
+        }
+
+        return [];
+    }
+
+    /** @return list<string> patterns that catch how many of the one there are, and of the other */
+    private static function setBeside(string $one, string $other): array
+    {
+        $numbers = self::NUMBER.'\s*(?::|\/|to)\s*'.self::NUMBER;
+        [$first, $second] = array_map(fn (string $who): string => $who === self::WOMEN ? 'F' : 'M', [$one, $other]);
+
+        return [
+            "/\bratio of {$one} to {$other}(?: was| is| of|:)? {$numbers}/iu",
+            "/\b{$one}\s?(?:\/|:|[ -]to[ -])\s?{$other}\b(?: ratio)?[^\d.;]{0,12}{$numbers}/iu",
+            "/\b{$one} \((?:n\s*=\s*)?".self::NUMBER."\)[^.;]{0,12}\b{$other} \((?:n\s*=\s*)?".self::NUMBER.'\)/iu',
+            "/\b{$one} outnumbered {$other} by {$numbers}/iu",
+            '/(?<![\d.])'.self::NUMBER."\s?{$first}\b(?:,|;|\/| and)?\s?".self::NUMBER."\s?{$second}\b/u",
+        ];
+    }
+
+    /** @return list<Share> “three in four were women”, “as many women as men” */
+    private static function inWords(string $text): array
+    {
+        $women = self::WOMEN;
+        $told = self::pair(
+            ['/(?<![\d.])'.self::NUMBER.' (?:in|out of)(?: every)? '.self::NUMBER."\b[^.;]{0,30}?\b(?:were|was|are) {$women}\b/iu"],
+            $text,
+        );
+        if ($told !== null && $told[1] > $told[0]) {
+            return [new Share(100 * $told[0] / $told[1], 0.8, 'so many in so many')];
+        }
+        $told = self::pair(['/\ball but '.self::NUMBER.' of (?:the |our )?'.self::NUMBER." \p{L}+ (?:were|are) {$women}\b/iu"], $text);
+        if ($told !== null && $told[1] > $told[0]) {
+            return [new Share(100 - 100 * $told[0] / $told[1], 0.8, 'all but so many')];
+        }
+        if (preg_match("/\bproportion of {$women} (?:was|of|being) (0[.·]\d+)/iu", $text, $found) === 1) {
+            return [new Share(100 * (float) Figures::value($found[1]), 1.5, 'a share is given')];
+        }
+        $isHalf = preg_match("/\bas many {$women} as ".self::MEN.'\b/iu', $text) === 1;
+
+        return $isHalf ? [new Share(50.0, 1.0, 'as many women as men')] : [];
+    }
+
+    /**
+     * @param  list<string>  $patterns
+     * @return ?array{float, float} what the first that matches catches
+     */
+    private static function pair(array $patterns, string $text): ?array
+    {
+        foreach ($patterns as $pattern) {
+            if (preg_match($pattern, $text, $found) === 1) {
+                return [(float) Figures::value($found[1]), (float) Figures::value($found[2])];
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+namespace Tests\Core\Coding\ArmsTold;
+
+use Tests\Core\Coding\SmallPaper;
+use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
+use WaryHeron\Core\Coding\Lead\Asked\ItemType;
+use WaryHeron\Core\Coding\Lead\Reader\Contrast;
+
+it('tells what was tested from what it was compared with', function (string $said, ?string $tested, ?string $compared, string $heading = 'Methods') {
+    $intervention = new AskedItem('intervention', 'Intervention or exposure', ItemType::Text);
+    $comparator = new AskedItem('comparator', 'Comparator', ItemType::Text);
+    expect($tested === null || str_contains((string) SmallPaper::answer($intervention, $heading, $said), $tested))->toBeTrue()
+        ->and($compared === null || str_contains((string) SmallPaper::answer($comparator, $heading, $said), $compared))->toBeTrue();
+})->with([
+    ['Participants were randomly assigned to a weighted blanket or a light blanket.', 'weighted blanket', 'light blanket'],
+    ['We compared melatonin 3 mg with placebo in night nurses.', 'melatonin', 'placebo', 'Abstract'],
+    ['Thirty wards were allocated to a coaching programme and thirty to written advice.', 'coaching programme', 'written advice'],
+    ['Patients received either a walking programme or usual physiotherapy.', 'walking programme', 'usual physiotherapy'],
+    ['The intervention was a two-hour class on sleep, given once.', 'two-hour class on sleep', null],
+    ['Objective: To examine the effect of standing desks compared with ordinary desks on back pain.', 'standing desks', 'ordinary desks', 'Abstract'],
+    ['This trial tested whether blue-blocking glasses, rather than clear glasses, improve sleep.', 'blue-blocking glasses', 'clear glasses', 'Abstract'],
+    ['The wards of the experimental arm were fitted with sound-absorbing panels.', 'sound-absorbing panels', null],
+    ['Half of them took the supplement, the other half an identical capsule of starch.', 'supplement', 'capsule of starch'],
+    ['The music group listened to slow music for 30 minutes at bedtime. The other group read a book.', null, 'read a book'],
+    ['The controls stayed on their ordinary rota.', null, 'ordinary rota'],
+    ['Schools of the control arm carried on as before.', null, 'as before'],
+    ['Nurses on fixed days served as the reference group.', null, 'fixed days'],
+    ['Those who never worked nights were the reference.', null, 'never worked nights'],
+    ['Scores after the course were compared with those before it.', null, 'before'],
+    ['The comparator was an information leaflet.', null, 'information leaflet'],
+    ['Participants on the waiting list were offered the course after the trial.', null, 'waiting list'],
+    ['Dim red light served as placebo.', null, 'Dim red light'],
+    ['In the comparison homes nothing was changed.', null, 'nothing was changed'],
+    ['Unexposed workers were clerks of the same firm.', null, 'clerks'],
+]);
+
+it('sets apart what is set against something else', function (string $said, ?string $tested, ?string $compared) {
+    $contrast = Contrast::in($said);
+    expect([$contrast?->tested, $contrast?->compared])->toBe([$tested, $compared]);
+})->with([
+    ['Participants were randomly assigned to a weighted blanket or a light blanket for four weeks.', 'a weighted blanket', 'a light blanket'],
+    'the usual first' => ['Thirty wards were allocated to usual care and thirty to a coaching programme.', 'a coaching programme', 'usual care'],
+    'numbers in brackets' => ['We compared lamps (n = 30) with dim lamps (n = 31).', 'lamps', 'dim lamps'],
+    ['Nurses received either lamps, or nothing.', 'lamps', 'nothing'],
+    'groups' => ['The groups were compared with each other.', null, null],
+    'tests' => ['Paired data were compared with the t test.', null, null],
+    'what people were told' => ['They knew that two tints were compared and were not told which was expected to work.', null, null],
+]);
