@@ -59,4 +59,40 @@ final class Drawn
 
         return $wrong;
     }
+
+    /**
+     * What a place means, read as people read it: by two of the ticks, the others lying where they should.
+     *
+     * @param  string  $along  x or y
+     * @param  string  $anchor  of the words at the ticks
+     * @param  float  $below  how much lower the words of a tick stand than it
+     * @return \Closure(float): float
+     */
+    public static function scale(string $svg, string $along, string $anchor, bool $isLog, float $below = 0.0): \Closure
+    {
+        $ticks = [];
+        foreach (self::at($svg, "//s:text[@text-anchor='{$anchor}']") as $one) {
+            $told = strtr((string) $one, ['−' => '-']);
+            $ticks[] = is_numeric($told) ? [(float) $one[$along] - $below, $isLog ? log((float) $told) : (float) $told] : null;
+        }
+        $ticks = array_values(array_filter($ticks));
+        [$first, $last] = [$ticks[0], $ticks[count($ticks) - 1]];
+        $step = ($last[1] - $first[1]) / ($last[0] - $first[0]);
+        $read = fn (float $place): float => $first[1] + ($place - $first[0]) * $step;
+        foreach ($ticks as [$place, $value]) {
+            expect(abs($read($place) - $value))->toBeLessThan(abs(0.03 * $step));
+        }
+
+        return $read;
+    }
+
+    /** @return list<float> numbers of an attribute, such as of a path */
+    public static function numbers(SimpleXMLElement $of, string ...$names): array
+    {
+        return array_merge(...array_map(function (string $name) use ($of): array {
+            preg_match_all('/-?\d+(?:\.\d+)?/', (string) $of[$name], $found);
+
+            return array_map(floatval(...), $found[0]);
+        }, $names));
+    }
 }

@@ -381,7 +381,21 @@ final readonly class Forest
     private function box(Drawing $draw, float $y, ForestLine $line, PointEstimate $of): void
     {
         $draw->line($this->x($of->low), $y, $this->x($of->high), $y, ['stroke-width' => 1.3]);
-        foreach ([[$of->low, -1], [$of->high, 1]] as [$end, $way]) {
+        $this->cuts($draw, $of->low, $of->high, $y);
+        $half = $this->half($line->weight);
+        $draw->rect(
+            $this->x($of->estimate) - $half,
+            $y - $half,
+            2 * $half,
+            2 * $half,
+            ['class' => 'plot-box', 'fill' => Drawing::ACCENT],
+        );
+    }
+
+    /** An arrow at each end that lies beyond the axis. */
+    private function cuts(Drawing $draw, float $low, float $high, float $y): void
+    {
+        foreach ([[$low, -1], [$high, 1]] as [$end, $way]) {
             $isCut = $way < 0 ? $end < $this->axis->low : $end > $this->axis->high;
             if ($isCut) {
                 $x = $this->x($end);
@@ -391,14 +405,6 @@ final readonly class Forest
                 );
             }
         }
-        $half = $this->half($line->weight);
-        $draw->rect(
-            $this->x($of->estimate) - $half,
-            $y - $half,
-            2 * $half,
-            2 * $half,
-            ['class' => 'plot-box', 'fill' => Drawing::ACCENT],
-        );
     }
 
     private function diamond(Drawing $draw, float $y, ForestLine $line, PointEstimate $of): void
@@ -414,7 +420,8 @@ final readonly class Forest
             'class' => 'plot-diamond',
         ]);
         if ($line->prediction !== null) {
-            [$from, $to] = [$this->x($line->prediction[0]), $this->x($line->prediction[1])];
+            [$low, $high] = $line->prediction;
+            [$from, $to] = [$this->x($low), $this->x($high)];
             $draw->rect(
                 $from,
                 $y + $half + 2,
@@ -422,6 +429,7 @@ final readonly class Forest
                 3,
                 ['class' => 'plot-prediction', 'fill' => Drawing::SOFT],
             );
+            $this->cuts($draw, $low, $high, $y + $half + 3.5);
         }
     }
 

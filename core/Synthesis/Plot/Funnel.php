@@ -101,22 +101,29 @@ final readonly class Funnel
             return;
         }
         foreach (self::CONTOURS as ['p' => $p, 'dark' => $dark]) {
-            $half = Normal::quantile(1 - $p / 2) * $this->most;
-            $draw->path(
-                sprintf(
-                    'M%s %sL%s %sL%s %sz',
-                    ...array_map(Drawing::n(...), [
-                        $this->x($this->nothing),
-                        $this->y(0),
-                        $this->x($this->nothing - $half),
-                        $this->y($this->most),
-                        $this->x($this->nothing + $half),
-                        $this->y($this->most),
-                    ]),
-                ),
-                ['fill' => 'currentColor', 'opacity' => $dark],
+            $z = Normal::quantile(1 - $p / 2);
+            $points = [...$this->edge($this->nothing, -$z), ...array_reverse($this->edge($this->nothing, $z))];
+            $drawn = array_map(
+                fn (Point $one): string => Drawing::n($one->x).' '.Drawing::n($one->y),
+                [new Point($this->x($this->nothing), $this->y(0)), ...$points],
             );
+            $draw->path('M'.implode('L', $drawn).'z', ['fill' => 'currentColor', 'opacity' => $dark]);
         }
+    }
+
+    /**
+     * Where a line of so many standard errors from a value leaves the picture: at the bottom, or at a side and then down
+     * along it, so that its slope stays what it is.
+     *
+     * @return list<Point> from above
+     */
+    private function edge(float $from, float $z): array
+    {
+        $end = $z < 0 ? $this->axis->low : $this->axis->high;
+        $se = ($end - $from) / $z;
+        $bottom = new Point($this->x($from + $z * $this->most), $this->y($this->most));
+
+        return $se > 0.0 && $se < $this->most ? [new Point($this->x($end), $this->y($se)), $bottom] : [$bottom];
     }
 
     private function axes(Drawing $draw): void

@@ -1,0 +1,229 @@
+<?php
+
+namespace Tests\Core\Synthesis\PlotRead;
+
+use Tests\Core\Drawn;
+use WaryHeron\Core\Synthesis\Distribution\Normal;
+use WaryHeron\Core\Synthesis\Distribution\PointEstimate;
+use WaryHeron\Core\Synthesis\Plot\Axis;
+use WaryHeron\Core\Synthesis\Plot\BubblePlot;
+use WaryHeron\Core\Synthesis\Plot\Disc;
+use WaryHeron\Core\Synthesis\Plot\Drawing;
+use WaryHeron\Core\Synthesis\Plot\Forest;
+use WaryHeron\Core\Synthesis\Plot\ForestLine;
+use WaryHeron\Core\Synthesis\Plot\Funnel;
+use WaryHeron\Core\Synthesis\Plot\Judged;
+use WaryHeron\Core\Synthesis\Plot\JudgementPlot;
+use WaryHeron\Core\Synthesis\Plot\Point;
+
+/** Whether numbers read from a picture are those that were drawn, but for a hundredth of a pixel each. */
+function same(array $read, array $drawn, float $within): void
+{
+    expect(count($read))->toBe(count($drawn));
+    foreach ($read as $i => $value) {
+        expect(abs($value - $drawn[$i]))->toBeLessThan($within);
+    }
+}
+
+/** @return list<array{label: string, estimate: float, se: float}> */
+function funnelStudies(): array
+{
+    $told = [[-0.2, 0.2], [0.1, 0.1], [0.5, 0.4], [-0.3, 0.35], [0.2, 0.15]];
+
+    return array_map(fn (array $one, int $i): array => ['label' => "S{$i}", 'estimate' => $one[0], 'se' => $one[1]], $told, array_keys($told));
+}
+
+it('puts each study of a funnel where its axes say, observed or mirrored', function (bool $isLog) {
+    $mirrored = [['label' => 'M', 'estimate' => -0.7, 'se' => 0.4]];
+    $svg = (new Funnel(funnelStudies(), -0.1, 0.0, $isLog, 'RR', $mirrored))->svg('Funnel');
+    [$x, $y] = [Drawn::scale($svg, 'x', 'middle', $isLog), Drawn::scale($svg, 'y', 'end', false, 4.0)];
+    $circles = Drawn::at($svg, '//s:g/s:circle');
+    $hollow = array_filter($circles, fn ($one): bool => (string) $one['fill'] === 'none');
+    same(array_map(fn ($one): float => $x((float) $one['cx']), $circles), [-0.7, -0.2, 0.1, 0.5, -0.3, 0.2], 0.001);
+    same(array_map(fn ($one): float => $y((float) $one['cy']), $circles), [0.4, 0.2, 0.1, 0.4, 0.35, 0.15], 0.001);
+    expect(array_keys($hollow))->toBe([0])
+        ->and((string) Drawn::at($svg, '//s:g/s:title')[0])->toBe('M')
+        ->and((string) Drawn::at($svg, '//s:desc')[0])->toBe('5 studies by RR and standard error. 1 mirrored ones are hollow.');
+})->with([true, false]);
+
+it('draws a funnel’s lines where 95% of studies would lie, and its contours where p is what they say', function (?float $common, float $nothing) {
+    $svg = (new Funnel(funnelStudies(), $common, $nothing, false, 'MD'))->svg('Funnel');
+    [$x, $y] = [Drawn::scale($svg, 'x', 'middle', false), Drawn::scale($svg, 'y', 'end', false, 4.0)];
+    $lines = array_map(fn ($one): array => Drawn::numbers($one, 'x1', 'y1', 'x2', 'y2'), Drawn::at($svg, '//s:line[@stroke-dasharray]'));
+    $slopes = array_map(fn (array $one): float => ($x($one[2]) - $x($one[0])) / $y($one[3]), $lines);
+    same($slopes, $common === null ? [] : [0.0, -Normal::Z, Normal::Z], 0.003);
+    foreach ($lines as $one) {
+        same([$x($one[0]), $y($one[1])], [$common, 0.0], 0.001);
+    }
+    foreach (Drawn::at($svg, '//s:path') as $i => $path) {
+        $z = Normal::quantile(1 - [0.01, 0.05, 0.1][$i] / 2);
+        $points = array_chunk(Drawn::numbers($path, 'd'), 2);
+        same([$x($points[0][0]), $y($points[0][1])], [$nothing, 0.0], 0.001);
+        // from the top to where each side leaves the picture: at the bottom, or at its edge, and from there down
+        $edges = [$points[1], $points[count($points) - 1]];
+        same(array_map(fn (array $one): float => ($x($one[0]) - $nothing) / $y($one[1]), $edges), [-$z, $z], 0.006);
+        foreach ($edges as $edge) {
+            expect($edge[0] === 58.0 || $edge[0] === 478.0 || $edge[1] === 314.0)->toBeTrue();
+        }
+        expect(array_unique(array_column(array_slice($points, 2, -2), 1)))->toBe(count($points) > 4 ? [314.0] : []);
+    }
+})->with([[0.05, 0.0], [0.3, 0.0], [-0.4, 0.1], [null, 0.0]]);
+
+it('puts each study of a regression where its axes say, as large in area as its weight, and the line where it runs', function (bool $isLog) {
+    $points = [];
+    foreach ([[1.0, 0.2, 1.0], [4.0, -0.1, 9.0], [9.0, 0.6, 4.0]] as [$at, $estimate, $weight]) {
+        $points[] = ['label' => "at {$at}", 'x' => $at, 'estimate' => $estimate, 'weight' => $weight];
+    }
+    $line = fn (float $at): float => 0.05 + 0.03 * $at;
+    $svg = (new BubblePlot($points, $line, 'lux', 'RR', $isLog))->svg('Lux');
+    [$x, $y] = [Drawn::scale($svg, 'x', 'middle', false), Drawn::scale($svg, 'y', 'end', $isLog, 4.0)];
+    $circles = Drawn::at($svg, '//s:g/s:circle');
+    same(array_map(fn ($one): float => $x((float) $one['cx']), $circles), [1.0, 4.0, 9.0], 0.002);
+    same(array_map(fn ($one): float => $y((float) $one['cy']), $circles), [0.2, -0.1, 0.6], 0.001);
+    same(array_map(fn ($one): float => (float) $one['r'] ** 2 / 225, $circles), [1 / 9, 1.0, 4 / 9], 0.001);
+    $drawn = Drawn::numbers(Drawn::at($svg, "//s:line[@stroke-width='1.8']")[0], 'x1', 'y1', 'x2', 'y2');
+    same([$y($drawn[1]), $y($drawn[3])], [$line($x($drawn[0])), $line($x($drawn[2]))], 0.001);
+    expect($x($drawn[0]))->toBeLessThan(1.0)->and($x($drawn[2]))->toBeGreaterThan(9.0)
+        ->and((string) Drawn::at($svg, '//s:desc')[0])->toBe('3 studies by lux and RR, with the line of the regression.');
+    // each tick of the estimates has its line across
+    $ticks = array_map(fn ($one): float => (float) $one['y'], Drawn::at($svg, "//s:text[@text-anchor='end']"));
+    $across = array_map(fn ($one): array => Drawn::numbers($one, 'y1', 'y2'), Drawn::at($svg, "//s:line[@opacity='0.15']"));
+    expect(array_map(fn (array $one): bool => $one[0] === $one[1], $across))->not->toContain(false);
+    same(array_column($across, 0), array_map(fn (float $at): float => $at - 4, $ticks), 0.011);
+})->with([true, false]);
+
+/** Six studies of which one is far wider than the rest, one that gives no estimate, and what they come to. */
+function forestRead(bool $isLog): Forest
+{
+    $lines = [ForestLine::head('Wards')];
+    foreach ([[-0.4, 0.2, 4.0], [-0.1, 0.15, 9.0], [0.1, 0.3, 1.0], [-0.3, 0.25, 2.0], [0.0, 3.0, 0.01], [-0.2, 0.2, 5.0]] as $i => [$at, $se, $weight]) {
+        $lines[] = ForestLine::study("S{$i}", ["{$i}/9"], new PointEstimate($at, $at - 1.96 * $se, $at + 1.96 * $se), "shown {$i}", $weight);
+    }
+    $lines[] = ForestLine::study('Silent', ['–'], null, 'no estimate', 0.0);
+    $lines[] = ForestLine::pooled('All', new PointEstimate(-0.15, -0.3, -0.02), 'shown', [-0.5, 9.0]);
+
+    return new Forest($lines, ['n'], 'RR', $isLog, 0.0);
+}
+
+it('puts boxes, intervals, the diamond and the range of a new study where the axis says, cut with an arrow beyond it', function (bool $isLog) {
+    $forest = forestRead($isLog);
+    $svg = $forest->svg('Forest');
+    $x = Drawn::scale($svg, 'x', 'middle', $isLog);
+    $studies = array_values(array_filter($forest->lines, fn (ForestLine $one): bool => $one->kind === ForestLine::STUDY && $one->interval !== null));
+    $box = Drawn::at($svg, "//s:rect[@class='plot-box']");
+    same(array_map(fn ($one): float => $x((float) $one['x'] + (float) $one['width'] / 2), $box), array_map(fn ($one): float => $one->interval->estimate, $studies), 0.005);
+    same(array_map(fn ($one): float => (float) $one['width'] ** 2, $box), array_map(fn ($one): float => max(9.0, 169.0 * $one->weight / 9), $studies), 0.3);
+    [$low, $high] = [$forest->axis->low, $forest->axis->high];
+    $whiskers = array_map(fn ($one): array => Drawn::numbers($one, 'x1', 'x2'), Drawn::at($svg, "//s:g/s:line[@stroke-width='1.3']"));
+    same(array_map(fn (array $one): float => $x($one[0]), $whiskers), array_map(fn ($one): float => max($low, $one->interval->low), $studies), 0.005);
+    same(array_map(fn (array $one): float => $x($one[1]), $whiskers), array_map(fn ($one): float => min($high, $one->interval->high), $studies), 0.005);
+    $diamond = Drawn::numbers(Drawn::at($svg, "//s:path[@class='plot-diamond']")[0], 'd');
+    same(array_map($x, [$diamond[0], $diamond[2], $diamond[4], $diamond[6]]), [-0.3, -0.15, -0.02, -0.15], 0.005);
+    $middle = $forest->y(8);
+    same([$diamond[1], $diamond[5], ($diamond[3] + $diamond[7]) / 2], [$middle, $middle, $middle], 0.011);
+    expect($diamond[3])->toBeLessThan($middle);
+    $new = Drawn::numbers(Drawn::at($svg, "//s:rect[@class='plot-prediction']")[0], 'x', 'width', 'y');
+    same([$x($new[0]), $x($new[0] + $new[1])], [-0.5, $high], 0.005);
+    expect($new[2])->toBeGreaterThan($diamond[7]);
+    // of the wide study both ends, of the range of a new one its upper end
+    $cuts = array_map(fn ($one): array => Drawn::numbers($one, 'd'), Drawn::at($svg, "//s:path[@class='plot-cut']"));
+    $right = $forest->left() + 230;
+    same(array_column($cuts, 0), [$forest->left() - 2, $right + 2, $right + 2], 0.011);
+    same(array_column($cuts, 1), [$forest->y(5), $forest->y(5), $new[2] + 1.5], 0.011);
+    expect(array_column($cuts, 2))->toBe([7.0, -7.0, -7.0]);
+})->with([true, false]);
+
+it('writes what belongs to a line on its line, and rules it off where it should', function () {
+    $forest = forestRead(true);
+    $svg = $forest->svg('Forest');
+    $base = fn (int $line): string => Drawing::n($forest->y($line) + 0.36 * 13);
+    foreach ([[1, 'S0', '0/9', 'shown 0'], [7, 'Silent', '–', 'no estimate'], [8, 'All', null, 'shown']] as [$line, $label, $column, $shown]) {
+        $said = array_map(strval(...), Drawn::at($svg, "//s:text[@y='{$base($line)}']"));
+        expect($said)->toBe(array_values(array_filter([$label, $column, $shown])));
+    }
+    $none = Drawn::at($svg, "//s:line[@opacity='0.55']")[0];
+    expect((float) $none['x1'])->toBe((float) $none['x2'])->toBe(round($forest->x(0.0), 2))
+        ->and((float) $none['y1'])->toBe(round($forest->y(0) - 0.5 * 13 * 1.95, 2))
+        ->and((float) $none['y2'])->toBe(round($forest->y(8) + 0.5 * 13 * 1.95, 2));
+    // above the whole, and only there
+    same(array_map(fn ($one): float => (float) $one['y1'], Drawn::at($svg, "//s:line[@opacity='0.6']")), [$forest->y(8) - 0.5 * 13 * 1.95], 0.011);
+    $bold = array_map(strval(...), Drawn::at($svg, "//s:text[@font-weight='bold']"));
+    expect($bold)->toBe(['Wards', 'All', 'shown'])->and(Drawn::at($svg, "//s:g[@class='plot-row']"))->toHaveCount(7);
+});
+
+it('leads from a study to where it is, and marks the one that is chosen', function () {
+    $lines = [
+        ForestLine::study('A', [], new PointEstimate(0.1, 0.0, 0.2), '', 1.0, 'a'),
+        ForestLine::study('B', [], new PointEstimate(0.1, 0.0, 0.2), '', 1.0, 'b'),
+    ];
+    $svg = (new Forest($lines, [], 'MD', false, null))->svg('F', false, 'b', ['a' => '/a?x=1&y=2']);
+    expect(array_map(fn ($one): string => (string) $one['href'], Drawn::at($svg, '//s:a')))->toBe(['/a?x=1&y=2'])
+        ->and(Drawn::at($svg, "//s:rect[contains(@class, 'plot-chosen')]/parent::s:g/s:title")[0])->toEqual('B')
+        ->and((string) Drawn::at($svg, '/s:svg')[0]['role'])->toBe('group')
+        ->and((string) Drawn::at((new Forest($lines, [], 'MD', false, null))->svg('F'), '/s:svg')[0]['role'])->toBe('img')
+        ->and(Drawn::at($svg, "//s:line[@opacity='0.55']"))->toBe([]);
+});
+
+it('fills a disc from below as far as it is bad', function (?float $level, string $fill, ?float $filled) {
+    $draw = new Drawing();
+    Disc::draw($draw, new Point(50.0, 40.0), 8.0, $level);
+    $svg = $draw->svg(100, 80, 'D', '', true);
+    $circle = Drawn::at($svg, '//s:circle')[0] ?? null;
+    expect((string) ($circle['fill'] ?? ''))->toBe($fill)->and(count(Drawn::at($svg, '//s:line')))->toBe($level === null ? 1 : 0);
+    $path = Drawn::at($svg, '//s:path')[0] ?? null;
+    expect($path !== null)->toBe($filled !== null);
+    if ($path !== null) {
+        [$right, $top, $r, , , $isMost, $sweep, $left, $alike] = Drawn::numbers($path, 'd');
+        // the arc begins and ends on the circle, and runs below
+        expect(abs(($right - 50) ** 2 + ($top - 40) ** 2 - 64))->toBeLessThan(0.2)
+            ->and([$left, $alike, $r, $sweep, $isMost])->toBe([100 - $right, $top, 8.0, 1.0, $level > 0.5 ? 1.0 : 0.0])
+            ->and(abs((48 - $top) / 16 - $filled))->toBeLessThan(0.001);
+    }
+})->with([[null, '', null], [0.0, 'none', null], [0.25, 'none', 0.25], [0.5, 'none', 0.5], [0.75, 'none', 0.75], [1.0, Drawing::ACCENT, null]]);
+
+it('draws of each regard parts as wide as their shares, and discs in the row and column of what they judge', function () {
+    $names = ['a' => 'Amsel', 'b' => 'Birk', 'c' => 'Crane', 'd' => 'Dove'];
+    $scale = ['Low', 'Some', 'High'];
+    $regards = [
+        new Judged('chance', $scale, ['a' => 'Low', 'b' => 'High', 'c' => 'High']),
+        new Judged('loss', $scale, ['a' => 'Some', 'b' => 'Some', 'c' => 'Some', 'd' => 'Some']),
+        new Judged('report', $scale, []),
+    ];
+    $plot = new JudgementPlot($names, $regards);
+    $svg = $plot->svg('Judged', links: ['b' => '/b']);
+    $parts = array_map(fn ($one): array => Drawn::numbers($one, 'x', 'y', 'width'), Drawn::at($svg, "//s:rect[@class='map-sector']"));
+    $left = $parts[0][0];
+    $whole = $plot->width() - $left - 12;
+    same(array_column($parts, 2), [$whole / 3, 2 * $whole / 3, $whole], 0.011);
+    same(array_column($parts, 0), [$left, $left + $whole / 3, $left], 0.011);
+    expect($parts[0][1])->toBe($parts[1][1])->toBeLessThan($parts[2][1])
+        ->and(array_map(fn ($one): string => (string) $one['fill'], Drawn::at($svg, "//s:rect[@class='map-sector']")))
+        ->toBe(['none', Drawing::ACCENT, 'url(#between)'])
+        ->and(array_map(strval(...), Drawn::at($svg, "//s:text[@font-size='12']")))->toBe(['1', '2', '4']);
+    $discs = array_map(fn ($one): array => Drawn::numbers($one, 'cx', 'cy'), Drawn::at($svg, '//s:g/s:circle | //s:a/s:circle'));
+    $at = fn (int $row, int $column): array => [$plot->at($row, $column)->x, $plot->at($row, $column)->y];
+    expect($discs)->toBe([$at(0, 0), $at(0, 1), $at(1, 0), $at(1, 1), $at(2, 0), $at(2, 1), $at(3, 1)])
+        ->and((string) Drawn::at($svg, '//s:a')[0]['aria-label'])->toBe('Birk. chance: High; loss: Some; report: not judged')
+        ->and((string) Drawn::at($svg, '//s:desc')[0])
+        ->toBe('4 studies. chance: 1 Low, 0 Some, 2 High. loss: 0 Low, 4 Some, 0 High. report: 0 Low, 0 Some, 0 High.');
+    $legend = array_map(fn ($one): string => $one->text, $plot->legend()->names);
+    expect($legend)->toBe(['Low', 'Some', 'High', 'not judged'])->and($plot->at(1, 1)->y - $plot->at(0, 1)->y)->toBe(26.0);
+});
+
+it('holds all estimates and pooled limits, and of wide intervals what is half a width beyond where nine in ten end', function (array $intervals, array $whole, ?float $nothing, float $low, float $high) {
+    $of = fn (array $one): PointEstimate => new PointEstimate(...$one);
+    $axis = Axis::holding(array_map($of, $intervals), array_map($of, $whole), false, $nothing);
+    expect([round($axis->low, 6), round($axis->high, 6)])->toBe([$low, $high]);
+})->with([
+    'of four nothing is cut' => [[[0.0, -1.0, 1.0], [0.5, 0.0, 1.0], [0.5, 0.0, 1.0], [0.0, -10.0, 10.0]], [], null, -10.8, 10.8],
+    'of five it is' => [
+        [[0.0, -10.0, 10.0], [0.5, 0.0, 1.0], [0.5, 0.0, 1.0], [0.5, 0.0, 1.0], [0.0, -2.0, 2.0], [0.0, -2.0, 2.0], [0.0, -2.0, 2.0]], [], null,
+        -4.32, 4.32,
+    ],
+    'no estimate is cut' => [
+        [[9.0, 8.0, 10.0], ...array_fill(0, 10, [0.5, 0.0, 1.0])], [], null,
+        -0.36, 9.36,
+    ],
+    'nor a pooled limit, nor nothing' => [[[0.5, 0.0, 1.0]], [[0.5, -2.0, 3.0]], 4.0, -2.24, 4.24],
+    'nothing to hold' => [[], [], null, 0.0, 0.0],
+]);
