@@ -14,7 +14,8 @@ final readonly class MainOutcome
     private const MAIN = '(?:primary|main|principal|chief)\s+(?:\p{L}+\s+){0,2}?'.
         '(?:outcomes?|end[ -]?points?|measures?|variable|criterion|result)';
 
-    private const NAMED = '\b'.self::MAIN.'\b|\b(?:judgement criterion|outcome of (?:main |primary )?interest|powered on|outcome was|we measured|was measured)\b';
+    private const NAMED = '\b'.self::MAIN.'\b|\b(?:judgement criterion|outcome of (?:main |primary )?interest|'.
+        'powered on|outcome was|we measured|was measured)\b';
 
     /** @param  array<string, true>  $stems */
     private function __construct(public ?Passage $passage, public string $text, private array $stems)
@@ -75,7 +76,8 @@ final readonly class MainOutcome
     }
 
     /** Results that speak of other outcomes, of parts of the people, or of another way to reckon. */
-    private const BESIDE = '\b(?:secondary|subgroup|interaction|stronger in|below \d+ years|per[ -]protocol|sensitivity|counting|'.
+    private const BESIDE = '\b(?:secondary|subgroup|interaction|stronger in|below \d+ years|per[ -]protocol|'.
+        'sensitivity|counting|'.
         'imput\w+|exploratory|post hoc|unadjusted|crude|baseline)\b';
 
     /** @return iterable<Passage> where its results may stand */
@@ -146,7 +148,8 @@ final readonly class MainOutcome
             if (
                 mb_strlen($word) > 3 &&
                 preg_match(
-                    '/^(?:primary|main|outcome|measure|were|with|from|that|over|last|each|after|weeks?|months?|days?|using|score|total|mean|between|study|trial|effects?|group)/u',
+                    '/^(?:primary|main|outcome|measure|were|with|from|that|over|last|each|after|weeks?|months?|days?|'.
+                    'using|score|total|mean|between|study|trial|effects?|group)/u',
                     $word,
                 ) !== 1
             ) {

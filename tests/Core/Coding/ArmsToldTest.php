@@ -7,7 +7,12 @@ use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
 use WaryHeron\Core\Coding\Lead\Asked\ItemType;
 use WaryHeron\Core\Coding\Lead\Reader\Contrast;
 
-it('tells what was tested from what it was compared with', function (string $said, ?string $tested, ?string $compared, string $heading = 'Methods') {
+it('tells what was tested from what it was compared with', function (
+    string $said,
+    ?string $tested,
+    ?string $compared,
+    string $heading = 'Methods',
+) {
     $intervention = new AskedItem('intervention', 'Intervention or exposure', ItemType::Text);
     $comparator = new AskedItem('comparator', 'Comparator', ItemType::Text);
     expect($tested === null || str_contains((string) SmallPaper::answer($intervention, $heading, $said), $tested))->toBeTrue()

@@ -25,12 +25,21 @@ function same(array $read, array $drawn, float $within): void
     }
 }
 
+/** @return list<float> what an attribute of each is, read by a scale */
+function each(array $elements, string $name, ?\Closure $read = null): array
+{
+    return array_map(fn (\SimpleXMLElement $one): float => ($read ?? fn (float $is): float => $is)((float) $one[$name]), $elements);
+}
+
 /** @return list<array{label: string, estimate: float, se: float}> */
 function funnelStudies(): array
 {
-    $told = [[-0.2, 0.2], [0.1, 0.1], [0.5, 0.4], [-0.3, 0.35], [0.2, 0.15]];
+    $studies = [];
+    foreach ([[-0.2, 0.2], [0.1, 0.1], [0.5, 0.4], [-0.3, 0.35], [0.2, 0.15]] as $i => [$estimate, $se]) {
+        $studies[] = ['label' => "S{$i}", 'estimate' => $estimate, 'se' => $se];
+    }
 
-    return array_map(fn (array $one, int $i): array => ['label' => "S{$i}", 'estimate' => $one[0], 'se' => $one[1]], $told, array_keys($told));
+    return $studies;
 }
 
 it('puts each study of a funnel where its axes say, observed or mirrored', function (bool $isLog) {
@@ -39,17 +48,18 @@ it('puts each study of a funnel where its axes say, observed or mirrored', funct
     [$x, $y] = [Drawn::scale($svg, 'x', 'middle', $isLog), Drawn::scale($svg, 'y', 'end', false, 4.0)];
     $circles = Drawn::at($svg, '//s:g/s:circle');
     $hollow = array_filter($circles, fn ($one): bool => (string) $one['fill'] === 'none');
-    same(array_map(fn ($one): float => $x((float) $one['cx']), $circles), [-0.7, -0.2, 0.1, 0.5, -0.3, 0.2], 0.001);
-    same(array_map(fn ($one): float => $y((float) $one['cy']), $circles), [0.4, 0.2, 0.1, 0.4, 0.35, 0.15], 0.001);
+    same(each($circles, 'cx', $x), [-0.7, -0.2, 0.1, 0.5, -0.3, 0.2], 0.001);
+    same(each($circles, 'cy', $y), [0.4, 0.2, 0.1, 0.4, 0.35, 0.15], 0.001);
     expect(array_keys($hollow))->toBe([0])
         ->and((string) Drawn::at($svg, '//s:g/s:title')[0])->toBe('M')
         ->and((string) Drawn::at($svg, '//s:desc')[0])->toBe('5 studies by RR and standard error. 1 mirrored ones are hollow.');
 })->with([true, false]);
 
-it('draws a funnel’s lines where 95% of studies would lie, and its contours where p is what they say', function (?float $common, float $nothing) {
+it('draws lines of a funnel where 95% would lie, and contours where p is what they say', function (?float $common, float $nothing) {
     $svg = (new Funnel(funnelStudies(), $common, $nothing, false, 'MD'))->svg('Funnel');
     [$x, $y] = [Drawn::scale($svg, 'x', 'middle', false), Drawn::scale($svg, 'y', 'end', false, 4.0)];
-    $lines = array_map(fn ($one): array => Drawn::numbers($one, 'x1', 'y1', 'x2', 'y2'), Drawn::at($svg, '//s:line[@stroke-dasharray]'));
+    $dashed = Drawn::at($svg, '//s:line[@stroke-dasharray]');
+    $lines = array_map(fn ($one): array => Drawn::numbers($one, 'x1', 'y1', 'x2', 'y2'), $dashed);
     $slopes = array_map(fn (array $one): float => ($x($one[2]) - $x($one[0])) / $y($one[3]), $lines);
     same($slopes, $common === null ? [] : [0.0, -Normal::Z, Normal::Z], 0.003);
     foreach ($lines as $one) {
@@ -69,7 +79,7 @@ it('draws a funnel’s lines where 95% of studies would lie, and its contours wh
     }
 })->with([[0.05, 0.0], [0.3, 0.0], [-0.4, 0.1], [null, 0.0]]);
 
-it('puts each study of a regression where its axes say, as large in area as its weight, and the line where it runs', function (bool $isLog) {
+it('puts studies of a regression where its axes say, as large as they weigh, and the line where it runs', function (bool $isLog) {
     $points = [];
     foreach ([[1.0, 0.2, 1.0], [4.0, -0.1, 9.0], [9.0, 0.6, 4.0]] as [$at, $estimate, $weight]) {
         $points[] = ['label' => "at {$at}", 'x' => $at, 'estimate' => $estimate, 'weight' => $weight];
@@ -78,25 +88,26 @@ it('puts each study of a regression where its axes say, as large in area as its 
     $svg = (new BubblePlot($points, $line, 'lux', 'RR', $isLog))->svg('Lux');
     [$x, $y] = [Drawn::scale($svg, 'x', 'middle', false), Drawn::scale($svg, 'y', 'end', $isLog, 4.0)];
     $circles = Drawn::at($svg, '//s:g/s:circle');
-    same(array_map(fn ($one): float => $x((float) $one['cx']), $circles), [1.0, 4.0, 9.0], 0.002);
-    same(array_map(fn ($one): float => $y((float) $one['cy']), $circles), [0.2, -0.1, 0.6], 0.001);
-    same(array_map(fn ($one): float => (float) $one['r'] ** 2 / 225, $circles), [1 / 9, 1.0, 4 / 9], 0.001);
+    same(each($circles, 'cx', $x), [1.0, 4.0, 9.0], 0.002);
+    same(each($circles, 'cy', $y), [0.2, -0.1, 0.6], 0.001);
+    same(each($circles, 'r', fn (float $r): float => $r ** 2 / 225), [1 / 9, 1.0, 4 / 9], 0.001);
     $drawn = Drawn::numbers(Drawn::at($svg, "//s:line[@stroke-width='1.8']")[0], 'x1', 'y1', 'x2', 'y2');
     same([$y($drawn[1]), $y($drawn[3])], [$line($x($drawn[0])), $line($x($drawn[2]))], 0.001);
     expect($x($drawn[0]))->toBeLessThan(1.0)->and($x($drawn[2]))->toBeGreaterThan(9.0)
         ->and((string) Drawn::at($svg, '//s:desc')[0])->toBe('3 studies by lux and RR, with the line of the regression.');
     // each tick of the estimates has its line across
-    $ticks = array_map(fn ($one): float => (float) $one['y'], Drawn::at($svg, "//s:text[@text-anchor='end']"));
-    $across = array_map(fn ($one): array => Drawn::numbers($one, 'y1', 'y2'), Drawn::at($svg, "//s:line[@opacity='0.15']"));
-    expect(array_map(fn (array $one): bool => $one[0] === $one[1], $across))->not->toContain(false);
-    same(array_column($across, 0), array_map(fn (float $at): float => $at - 4, $ticks), 0.011);
+    $across = Drawn::at($svg, "//s:line[@opacity='0.15']");
+    $ticks = each(Drawn::at($svg, "//s:text[@text-anchor='end']"), 'y', fn (float $at): float => $at - 4);
+    same(each($across, 'y1'), $ticks, 0.011);
+    same(each($across, 'y2'), $ticks, 0.011);
 })->with([true, false]);
 
 /** Six studies of which one is far wider than the rest, one that gives no estimate, and what they come to. */
 function forestRead(bool $isLog): Forest
 {
     $lines = [ForestLine::head('Wards')];
-    foreach ([[-0.4, 0.2, 4.0], [-0.1, 0.15, 9.0], [0.1, 0.3, 1.0], [-0.3, 0.25, 2.0], [0.0, 3.0, 0.01], [-0.2, 0.2, 5.0]] as $i => [$at, $se, $weight]) {
+    $told = [[-0.4, 0.2, 4.0], [-0.1, 0.15, 9.0], [0.1, 0.3, 1.0], [-0.3, 0.25, 2.0], [0.0, 3.0, 0.01], [-0.2, 0.2, 5.0]];
+    foreach ($told as $i => [$at, $se, $weight]) {
         $lines[] = ForestLine::study("S{$i}", ["{$i}/9"], new PointEstimate($at, $at - 1.96 * $se, $at + 1.96 * $se), "shown {$i}", $weight);
     }
     $lines[] = ForestLine::study('Silent', ['–'], null, 'no estimate', 0.0);
@@ -105,18 +116,21 @@ function forestRead(bool $isLog): Forest
     return new Forest($lines, ['n'], 'RR', $isLog, 0.0);
 }
 
-it('puts boxes, intervals, the diamond and the range of a new study where the axis says, cut with an arrow beyond it', function (bool $isLog) {
+it('puts boxes, intervals, diamond and the range of a new study where the axis says, cut with an arrow', function (bool $isLog) {
     $forest = forestRead($isLog);
     $svg = $forest->svg('Forest');
     $x = Drawn::scale($svg, 'x', 'middle', $isLog);
-    $studies = array_values(array_filter($forest->lines, fn (ForestLine $one): bool => $one->kind === ForestLine::STUDY && $one->interval !== null));
+    $studies = array_values(array_filter($forest->lines, fn (ForestLine $one): bool => str_starts_with($one->label, 'S') && $one->weight > 0));
+    $of = fn (\Closure $value): array => array_map($value, $studies);
     $box = Drawn::at($svg, "//s:rect[@class='plot-box']");
-    same(array_map(fn ($one): float => $x((float) $one['x'] + (float) $one['width'] / 2), $box), array_map(fn ($one): float => $one->interval->estimate, $studies), 0.005);
-    same(array_map(fn ($one): float => (float) $one['width'] ** 2, $box), array_map(fn ($one): float => max(9.0, 169.0 * $one->weight / 9), $studies), 0.3);
+    $middles = array_map(fn (float $left, float $width): float => $x($left + $width / 2), each($box, 'x'), each($box, 'width'));
+    same($middles, $of(fn (ForestLine $one): float => $one->interval->estimate), 0.005);
+    $areas = $of(fn (ForestLine $one): float => max(9.0, 169.0 * $one->weight / 9));
+    same(each($box, 'width', fn (float $width): float => $width ** 2), $areas, 0.3);
     [$low, $high] = [$forest->axis->low, $forest->axis->high];
-    $whiskers = array_map(fn ($one): array => Drawn::numbers($one, 'x1', 'x2'), Drawn::at($svg, "//s:g/s:line[@stroke-width='1.3']"));
-    same(array_map(fn (array $one): float => $x($one[0]), $whiskers), array_map(fn ($one): float => max($low, $one->interval->low), $studies), 0.005);
-    same(array_map(fn (array $one): float => $x($one[1]), $whiskers), array_map(fn ($one): float => min($high, $one->interval->high), $studies), 0.005);
+    $whiskers = Drawn::at($svg, "//s:g/s:line[@stroke-width='1.3']");
+    same(each($whiskers, 'x1', $x), $of(fn (ForestLine $one): float => max($low, $one->interval->low)), 0.005);
+    same(each($whiskers, 'x2', $x), $of(fn (ForestLine $one): float => min($high, $one->interval->high)), 0.005);
     $diamond = Drawn::numbers(Drawn::at($svg, "//s:path[@class='plot-diamond']")[0], 'd');
     same(array_map($x, [$diamond[0], $diamond[2], $diamond[4], $diamond[6]]), [-0.3, -0.15, -0.02, -0.15], 0.005);
     $middle = $forest->y(8);
@@ -137,16 +151,15 @@ it('writes what belongs to a line on its line, and rules it off where it should'
     $forest = forestRead(true);
     $svg = $forest->svg('Forest');
     $base = fn (int $line): string => Drawing::n($forest->y($line) + 0.36 * 13);
-    foreach ([[1, 'S0', '0/9', 'shown 0'], [7, 'Silent', '–', 'no estimate'], [8, 'All', null, 'shown']] as [$line, $label, $column, $shown]) {
-        $said = array_map(strval(...), Drawn::at($svg, "//s:text[@y='{$base($line)}']"));
-        expect($said)->toBe(array_values(array_filter([$label, $column, $shown])));
+    foreach ([1 => ['S0', '0/9', 'shown 0'], 7 => ['Silent', '–', 'no estimate'], 8 => ['All', 'shown']] as $line => $words) {
+        expect(array_map(strval(...), Drawn::at($svg, "//s:text[@y='{$base($line)}']")))->toBe($words);
     }
     $none = Drawn::at($svg, "//s:line[@opacity='0.55']")[0];
     expect((float) $none['x1'])->toBe((float) $none['x2'])->toBe(round($forest->x(0.0), 2))
         ->and((float) $none['y1'])->toBe(round($forest->y(0) - 0.5 * 13 * 1.95, 2))
         ->and((float) $none['y2'])->toBe(round($forest->y(8) + 0.5 * 13 * 1.95, 2));
     // above the whole, and only there
-    same(array_map(fn ($one): float => (float) $one['y1'], Drawn::at($svg, "//s:line[@opacity='0.6']")), [$forest->y(8) - 0.5 * 13 * 1.95], 0.011);
+    same(each(Drawn::at($svg, "//s:line[@opacity='0.6']"), 'y1'), [$forest->y(8) - 0.5 * 13 * 1.95], 0.011);
     $bold = array_map(strval(...), Drawn::at($svg, "//s:text[@font-weight='bold']"));
     expect($bold)->toBe(['Wards', 'All', 'shown'])->and(Drawn::at($svg, "//s:g[@class='plot-row']"))->toHaveCount(7);
 });
@@ -179,7 +192,9 @@ it('fills a disc from below as far as it is bad', function (?float $level, strin
             ->and([$left, $alike, $r, $sweep, $isMost])->toBe([100 - $right, $top, 8.0, 1.0, $level > 0.5 ? 1.0 : 0.0])
             ->and(abs((48 - $top) / 16 - $filled))->toBeLessThan(0.001);
     }
-})->with([[null, '', null], [0.0, 'none', null], [0.25, 'none', 0.25], [0.5, 'none', 0.5], [0.75, 'none', 0.75], [1.0, Drawing::ACCENT, null]]);
+})->with([
+    [null, '', null], [0.0, 'none', null], [0.25, 'none', 0.25], [0.5, 'none', 0.5], [0.75, 'none', 0.75], [1.0, Drawing::ACCENT, null],
+]);
 
 it('draws of each regard parts as wide as their shares, and discs in the row and column of what they judge', function () {
     $names = ['a' => 'Amsel', 'b' => 'Birk', 'c' => 'Crane', 'd' => 'Dove'];
@@ -210,14 +225,21 @@ it('draws of each regard parts as wide as their shares, and discs in the row and
     expect($legend)->toBe(['Low', 'Some', 'High', 'not judged'])->and($plot->at(1, 1)->y - $plot->at(0, 1)->y)->toBe(26.0);
 });
 
-it('holds all estimates and pooled limits, and of wide intervals what is half a width beyond where nine in ten end', function (array $intervals, array $whole, ?float $nothing, float $low, float $high) {
+it('holds estimates and pooled limits, and of wide intervals a part', function (
+    array $intervals,
+    array $whole,
+    ?float $nothing,
+    float $low,
+    float $high,
+) {
+    // of five and more, what lies half a width beyond where nine in ten end is cut
     $of = fn (array $one): PointEstimate => new PointEstimate(...$one);
     $axis = Axis::holding(array_map($of, $intervals), array_map($of, $whole), false, $nothing);
     expect([round($axis->low, 6), round($axis->high, 6)])->toBe([$low, $high]);
 })->with([
     'of four nothing is cut' => [[[0.0, -1.0, 1.0], [0.5, 0.0, 1.0], [0.5, 0.0, 1.0], [0.0, -10.0, 10.0]], [], null, -10.8, 10.8],
     'of five it is' => [
-        [[0.0, -10.0, 10.0], [0.5, 0.0, 1.0], [0.5, 0.0, 1.0], [0.5, 0.0, 1.0], [0.0, -2.0, 2.0], [0.0, -2.0, 2.0], [0.0, -2.0, 2.0]], [], null,
+        [[0.0, -10.0, 10.0], ...array_fill(0, 3, [0.5, 0.0, 1.0]), ...array_fill(0, 3, [0.0, -2.0, 2.0])], [], null,
         -4.32, 4.32,
     ],
     'no estimate is cut' => [

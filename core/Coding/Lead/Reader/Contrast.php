@@ -14,23 +14,29 @@ final readonly class Contrast
     private const ONE = '(?<one>(?!(?:with|to|by|and|or|the (?:order|sequence))\b)[^.;:]{3,140}?)';
 
     /** Up to where, when, how long and what for. */
-    private const OTHER = '(?<other>[^.;:]{3,140}?)(?=[.;:]|,? (?:for|after|during|while|who|which|that|until|would|will|improved?s?|on (?:sleep|falls|the)|and (?:were|was|then|to))\b|,|$)';
+    private const OTHER = '(?<other>[^.;:]{3,140}?)(?=[.;:]|,? (?:for|after|during|while|who|which|that|until|would|'.
+        'will|improved?s?|on (?:sleep|falls|the)|and (?:were|was|then|to))\b|,|$)';
 
-    private const AGAINST = '(?:rather than|compared (?:with|to)|as opposed to|as against|in comparison (?:with|to)|versus|vs\.?|against)';
+    private const AGAINST = '(?:rather than|compared (?:with|to)|as opposed to|as against|in comparison (?:with|to)|'.
+        'versus|vs\.?|against)';
 
     private const PATTERNS = [
-        '\b'.self::GIVEN.'\b[^.;:]{0,70}?\bto (?:receive |either |have |wear |use |get )*'.self::ONE.',? (?:or(?: to)?|and(?: \S+){0,4}? to) '.self::OTHER,
+        '\b'.self::GIVEN.'\b[^.;:]{0,70}?\bto (?:receive |either |have |wear |use |get )*'.
+        self::ONE.',? (?:or(?: to)?|and(?: \S+){0,4}? to) '.self::OTHER,
         '\b(?:receiv\w+|given|took|wore|had|used|tried) either '.self::ONE.',? or '.self::OTHER,
-        '\b(?:compar(?:e[ds]?|ing)|comparison of) (?<one>(?!(?:with|to|by|and|or)\b)[^.,;:]{3,90}?) (?:with|to|against) '.self::OTHER,
+        '\b(?:compar(?:e[ds]?|ing)|comparison of) (?<one>(?!(?:with|to|by|and|or)\b)[^.,;:]{3,90}?) '.
+        '(?:with|to|against) '.self::OTHER,
         '\bcomparison between '.self::ONE.' and '.self::OTHER,
-        '\b(?:whether|effects? of|effectiveness of|efficacy of|evaluat\w+|test\w* (?:if|that)) '.self::ONE.',? '.self::AGAINST.' '.self::OTHER,
-        '\bhalf (?:of (?:them|the \p{L}+) )?(?:took|received|had|got|wore|used|attended) '.self::ONE.',? and?\s?the other half '.self::OTHER,
-        '\bhalf (?:of (?:them|the \p{L}+) )?(?:took|received|had|got|wore|used|attended) '.self::ONE.', the other half '.self::OTHER,
+        '\b(?:whether|effects? of|effectiveness of|efficacy of|evaluat\w+|test\w* (?:if|that)) '.
+        self::ONE.',? '.self::AGAINST.' '.self::OTHER,
+        '\bhalf (?:of (?:them|the \p{L}+) )?(?:took|received|had|got|wore|used|attended) '.self::ONE
+            .'(?:,|,? and) the other half '.self::OTHER,
     ];
 
     /** Groups, tests and figures are compared in every paper, and what has a verb is a sentence. */
-    private const NO_ARM = '/\b(?:groups?|arms?|scores?|means?|data|values?|tests?|results?|differences?|proportions?|rates?|outcomes?|'
-        .'variables?|characteristics|baseline|models?|participants|patients|those|sequences?|orders?|figures?|answers?|periods?|was|were|did|not)\b/iu';
+    private const NO_ARM = '/\b(?:groups?|arms?|scores?|means?|data|values?|tests?|results?|differences?|proportions?|'.
+        'rates?|outcomes?|variables?|characteristics|baseline|models?|participants|patients|those|sequences?|orders?|figures?|'.
+        'answers?|periods?|was|were|did|not)\b/iu';
 
     private const CONTROL = '/\b(?:usual|placebo|sham|controls?|waiting|no|nothing|standard|unchanged|ordinary)\b/iu';
 

@@ -24,13 +24,16 @@ final class FemaleReader implements LeadReader
     private const WOMEN = '(?:women|woman|female|females|girls|mothers)';
 
     /** A share of women who have something is not one of women. */
-    private const OTHER = '/\b(?:than|versus|v|vs|compared|prevalence|risk|rates?|more often|less often|reported by|in women|among women|higher|lower)\b/iu';
+    private const OTHER = '/\b(?:than|versus|v|vs|compared|prevalence|risk|rates?|more often|less often|reported by|'.
+        'in women|among women|higher|lower)\b/iu';
 
     /** Women set against men: what is in percent is something that they have. */
-    private const COMPARED = '/\b(?:wom[ae]n|females?|girls) [^.;]*\bthan (?:the )?(?:men|males?|boys)\b|\b(?:men|males?|boys) [^.;]*\bthan (?:the )?(?:women|females?|girls)\b/iu';
+    private const COMPARED = '/\b(?:wom[ae]n|females?|girls) [^.;]*\bthan (?:the )?(?:men|males?|boys)\b|\b(?:men|'.
+        'males?|boys) [^.;]*\bthan (?:the )?(?:women|females?|girls)\b/iu';
 
     /** One group's share, and another's. */
-    private const OF_ARM = '/\bin the (?:\p{L}+[ -]){1,3}(?:group|arm|wards?|schools?)\b[^.;]*%[^.;]*%|\brespectively\b|%[^.;]{0,20}\b(?:versus|vs\.?|against)\b[^.;]{0,15}%/iu';
+    private const OF_ARM = '/\bin the (?:\p{L}+[ -]){1,3}(?:group|arm|wards?|schools?)\b[^.;]*%[^.;]*%|'.
+        '\brespectively\b|%[^.;]{0,20}\b(?:versus|vs\.?|against)\b[^.;]{0,15}%/iu';
 
     private const PARTS = [
         'half' => 50.0,
@@ -106,7 +109,8 @@ final class FemaleReader implements LeadReader
     private static function shareOf(string $who): array
     {
         $percent = '('.Figures::PATTERN.')\s*(?:%|per cent|percent)';
-        $people = '(?:of (?:them|whom|the \p{L}+|participants|those) )?(?:were |was |are )?(?:of them )?(?:identified (?:themselves )?as )?';
+        $people = '(?:of (?:them|whom|the \p{L}+|participants|those) )?(?:were |was |'.
+            'are )?(?:of them )?(?:identified (?:themselves )?as )?';
 
         return [
             "/{$percent}\)?\s*{$people}{$who}\b/iu",
