@@ -65,7 +65,9 @@ it('draws lines of a funnel where 95% would lie, and contours where p is what th
     foreach ($lines as $one) {
         same([$x($one[0]), $y($one[1])], [$common, 0.0], 0.001);
     }
-    foreach (Drawn::at($svg, '//s:path') as $i => $path) {
+    $contours = Drawn::at($svg, '//s:path');
+    expect(each($contours, 'opacity'))->toBe([0.05, 0.07, 0.09]);
+    foreach ($contours as $i => $path) {
         $z = Normal::quantile(1 - [0.01, 0.05, 0.1][$i] / 2);
         $points = array_chunk(Drawn::numbers($path, 'd'), 2);
         same([$x($points[0][0]), $y($points[0][1])], [$nothing, 0.0], 0.001);
@@ -78,6 +80,20 @@ it('draws lines of a funnel where 95% would lie, and contours where p is what th
         expect(array_unique(array_column(array_slice($points, 2, -2), 1)))->toBe(count($points) > 4 ? [314.0] : []);
     }
 })->with([[0.05, 0.0], [0.3, 0.0], [-0.4, 0.1], [null, 0.0]]);
+
+it('holds in a funnel what 95% would lie within, and studies beyond it, and needs neither an effect nor nothing', function () {
+    $most = 0.4 * 1.06;
+    $ends = fn (Funnel $one): array => [round($one->axis->low, 6), round($one->axis->high, 6)];
+    $far = [['label' => 'F', 'estimate' => 2.0, 'se' => 0.1], ['label' => 'G', 'estimate' => -2.0, 'se' => 0.1]];
+    $half = round(Normal::Z * $most, 6);
+    expect($ends(new Funnel(funnelStudies(), 0.0, 0.7, false, 'MD')))->toBe([-$half, $half])
+        ->and($ends(new Funnel(funnelStudies(), null, 0.25, false, 'MD')))->toBe([round(0.25 - $half, 6), round(0.25 + $half, 6)])
+        ->and($ends(new Funnel([...funnelStudies(), $far[0]], 0.0, 0.0, false, 'MD')))->toBe([-$half, 2.0])
+        ->and($ends(new Funnel(funnelStudies(), 0.0, 0.0, false, 'MD', [$far[1]])))->toBe([-2.0, $half]);
+    $bare = (new Funnel(funnelStudies(), null, null, false, 'MD'))->svg('Bare');
+    expect(Drawn::at($bare, '//s:path'))->toBe([])->and(Drawn::at($bare, '//s:line[@stroke-dasharray]'))->toBe([])
+        ->and((string) Drawn::at($bare, '//s:desc')[0])->toBe('5 studies by MD and standard error.');
+});
 
 it('puts studies of a regression where its axes say, as large as they weigh, and the line where it runs', function (bool $isLog) {
     $points = [];
