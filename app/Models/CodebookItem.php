@@ -78,7 +78,7 @@ final class CodebookItem extends Model
      */
     public function asked(array $learned = [], ?ItemType $otherwise = null): ?AskedItem
     {
-        $type = ItemType::tryFrom(['choices' => 'choice'][$this->type->value] ?? $this->type->value) ?? $otherwise;
+        $type = ItemType::tryFrom(['choices' => 'choice', 'yes-no' => 'choice'][$this->type->value] ?? $this->type->value) ?? $otherwise;
 
         return $type === null
             ? null

@@ -22,6 +22,7 @@ use WaryHeron\Core\Coding\Lead\Reader\PValueReader;
 use WaryHeron\Core\Coding\Lead\Reader\RegistrationReader;
 use WaryHeron\Core\Coding\Lead\Reader\SentenceReader;
 use WaryHeron\Core\Coding\Lead\Reader\SettingReader;
+use WaryHeron\Core\Coding\Lead\Reader\YesNoReader;
 
 /** Proposes answers to the items of a codebook from the text of a paper. */
 final readonly class LeadEngine implements LeadFinder
@@ -38,6 +39,7 @@ final readonly class LeadEngine implements LeadFinder
         $this->readers = [
             new DesignReader(),
             new ConflictReader(),
+            new YesNoReader(),
             new OptionReader(),
             new CountryReader(),
             new CountReader(),

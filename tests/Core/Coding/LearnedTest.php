@@ -16,9 +16,9 @@ const ELSEWHERE = ['In all 40 nurses took part.', 'The ward was dim.', 'Nurses w
 
 it('learns which words speak for a passage, and which against it', function () {
     $learned = Learned::from(TAKEN, ['The lamps cost little.', 'Each lamp cost more.'], ELSEWHERE);
-    expect(array_key_first($learned))->toBe('lamps')->and($learned['hung'])->toBeGreaterThan(0.5)->and($learned['cost'])->toBeLessThan(0.0);
+    expect(array_key_first($learned))->toBe('lamp')->and($learned['hung'])->toBeGreaterThan(0.5)->and($learned['cost'])->toBeLessThan(0.0);
     // what is said of everything tells nothing
-    expect(Learned::from(['Nurses on the ward hung lamps.', 'Nurses of the ward hung lamps.'], [], ELSEWHERE)['nurses'] ?? 0.0)
+    expect(Learned::from(['Nurses on the ward hung lamps.', 'Nurses of the ward hung lamps.'], [], ELSEWHERE)['nurse'] ?? 0.0)
         ->toBeLessThan($learned['hung']);
 });
 
@@ -38,5 +38,5 @@ it('brings the passage first that says what people took before', function () {
 
         return Ranking::of($item, $paper)->best(1)[0]->passage->text;
     };
-    expect($first([]))->toBe($sentences[0])->and($first(['lamps' => 2.0, 'hung' => 2.0]))->toBe($sentences[1]);
+    expect($first([]))->toBe($sentences[0])->and($first(['lamp' => 2.0, 'hung' => 2.0]))->toBe($sentences[1]);
 });

@@ -75,6 +75,16 @@ it('proposes answers from the paper, with the words they rest on, and keeps them
         ->toBe(['lead', 'lead', 'open']);
 });
 
+it('proposes yes or no where a paper says so, and nothing where an abstract is silent', function () {
+    $world = leading();
+    foreach (['Nurses randomly assigned', 'Allocation concealed'] as $label) {
+        app(ChangeCodebook::class)->add($world->people['lead'], $world->review, new Entry('', $label, new Code(CodeType::YesNo)));
+    }
+    app(ProposeAnswers::class)->execute($world->review, $world->publication('Bed lamps'));
+    expect(leadTo($world, 'Nurses randomly assigned')?->value)->toBe('Yes')
+        ->and(leadTo($world, 'Allocation concealed'))->toBeNull();
+});
+
 it('makes an answer of what is accepted, corrected or turned down, and counts which', function () {
     $world = leading();
     $publication = $world->publication('Bed lamps');

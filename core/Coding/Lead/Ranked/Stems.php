@@ -6,7 +6,7 @@ namespace WaryHeron\Core\Coding\Lead\Ranked;
 
 use WaryHeron\Core\Text\Words;
 
-/** The beginnings of words by which passages are compared: seven letters, small words left out. */
+/** The beginnings of words by which passages are compared: seven letters, small words and the s of plurals left out. */
 final class Stems
 {
     /** @return list<string> */
@@ -17,7 +17,12 @@ final class Stems
             fn (string $word): bool => mb_strlen($word) > 2 && ! in_array($word, self::SMALL, true),
         );
 
-        return array_values(array_map(fn (string $word): string => mb_substr($word, 0, 7), $words));
+        return array_values(array_map(self::stem(...), $words));
+    }
+
+    private static function stem(string $word): string
+    {
+        return mb_substr((string) preg_replace('/(?<=ss|sh|ch)es$|(?<=\p{L}{3})(?<![sui])s$/u', '', $word), 0, 7);
     }
 
     private const SMALL = [
