@@ -241,6 +241,95 @@ it('draws of each regard parts as wide as their shares, and discs in the row and
     expect($legend)->toBe(['Low', 'Some', 'High', 'not judged'])->and($plot->at(1, 1)->y - $plot->at(0, 1)->y)->toBe(26.0);
 });
 
+it('sets names of judged studies, regards, parts and steps beside what they name', function () {
+    $scale = ['Low', 'Some', 'High'];
+    $by = ['a' => 'Low', 'b' => 'High', ...array_fill_keys(range(1, 98), 'High')];
+    $regards = [new Judged('chance', $scale, $by), new Judged('loss', $scale, [])];
+    $plot = new JudgementPlot(array_combine(array_keys($by), array_map(fn ($study): string => "Study {$study}", array_keys($by))), $regards);
+    $svg = $plot->svg('Judged');
+    $text = fn (string $said): array => array_map(
+        fn ($one): array => Drawn::numbers($one, 'x', 'y'),
+        array_values(array_filter(Drawn::at($svg, '//s:text'), fn ($one): bool => (string) $one === $said)),
+    );
+    // a row is 26 high, a column 104 wide
+    foreach ([0 => 'Study a', 1 => 'Study b', 99 => 'Study 97'] as $row => $name) {
+        expect(abs($text($name)[0][1] - 4 - $plot->at($row, 0)->y))->toBeLessThan(0.01)->and($text($name)[0][0])->toBe(4.0);
+    }
+    foreach (['chance', 'loss'] as $column => $name) {
+        [$head, $beside] = $text($name);
+        expect($head)->toBe([$plot->at(0, $column)->x, 16.0])->and($beside[0])->toBe(4.0);
+    }
+    $bars = array_map(fn ($one): array => Drawn::numbers($one, 'x', 'y', 'width', 'height'), Drawn::at($svg, "//s:rect[@class='map-sector']"));
+    $middle = $text('chance')[1][1] - 4;
+    expect($middle)->toBeGreaterThan($bars[0][1])->toBeLessThan($bars[0][1] + $bars[0][3])
+        ->and($text('nobody has judged it yet')[0])->toBe([$bars[0][0], $text('loss')[1][1]]);
+    // one of a hundred is too slim for its number, the others stand in the middle of their part
+    $numbers = Drawn::at($svg, "//s:text[@font-size='12']");
+    expect(array_map(strval(...), $numbers))->toBe(['99'])
+        ->and(abs((float) $numbers[0]['x'] - $bars[1][0] - $bars[1][2] / 2))->toBeLessThan(0.011)
+        ->and((string) $numbers[0]['fill'])->toBe('#ffffff');
+    // steps left of their names, from the best to the worst, and a dash for none
+    $signs = array_slice(array_map(fn ($one): array => Drawn::numbers($one, 'cx', 'cy'), Drawn::at($svg, '/s:svg/s:circle')), -3);
+    foreach ($scale as $at => $step) {
+        [$x, $y] = $text($step)[0];
+        same($signs[$at], [$x - 14, $y - 4], 0.011);
+    }
+    [$x, $y] = $text('not judged')[0];
+    $dash = array_values(array_filter(Drawn::at($svg, '/s:svg/s:line'), fn ($one): bool => (float) $one['y1'] === $y - 4));
+    expect(Drawn::numbers($dash[0], 'x1', 'x2'))->toBe([$x - 22, $x - 6])
+        ->and(array_map(fn ($one): string => (string) $one['fill'], array_slice(Drawn::at($svg, '/s:svg/s:circle'), -3)))
+        ->toBe(['none', 'none', Drawing::ACCENT])
+        ->and($plot->height())->toBe($y + 18)->and($plot->width())->toBeGreaterThanOrEqual($x);
+});
+
+it('names the axes of a funnel and of a regression beside them', function () {
+    $told = fn (string $svg): array => array_map(
+        fn ($one): array => [(string) $one, (string) $one['text-anchor'], ...Drawn::numbers($one, 'x', 'y')],
+        array_slice(Drawn::at($svg, '//s:text'), -2),
+    );
+    $points = [['label' => 'A', 'x' => 1.0, 'estimate' => 0.1, 'weight' => 1.0], ['label' => 'B', 'x' => 2.0, 'estimate' => 0.2, 'weight' => 1.0]];
+    $bubble = (new BubblePlot($points, fn (float $x): float => 0.1 * $x, 'lux', 'RR', true))->svg('Lux');
+    $funnel = (new Funnel(funnelStudies(), 0.0, 0.0, false, 'MD'))->svg('Funnel');
+    expect($told($bubble))->toBe([['lux', 'middle', 268.0, 330.0], ['RR', '', 62.0, 24.0]])
+        ->and($told($funnel))->toBe([['MD', 'middle', 268.0, 350.0], ['standard error ↓', '', 62.0, 24.0]]);
+    foreach ([[$bubble, 294.0], [$funnel, 314.0]] as [$svg, $bottom]) {
+        $root = Drawn::at($svg, '/s:svg')[0];
+        expect(Drawn::numbers($root, 'width', 'height', 'viewBox'))->toBe([498.0, $bottom + 46, 0.0, 0.0, 498.0, $bottom + 46]);
+        $axes = array_map(fn ($one): array => Drawn::numbers($one, 'x1', 'y1', 'x2', 'y2'), Drawn::at($svg, "//s:line[@opacity='0.5']"));
+        expect($axes)->toBe([[58.0, $bottom, 478.0, $bottom], [58.0, 14.0, 58.0, $bottom]]);
+    }
+});
+
+it('draws a regression on the same value of all, and of none, with room on both sides', function (array $points, array $across, array $up) {
+    $plot = new BubblePlot($points, fn (float $x): float => 0.5, 'lux', 'MD', false);
+    $ends = fn (Axis $of): array => [round($of->low, 6), round($of->high, 6)];
+    expect([$ends($plot->across), $ends($plot->up)])->toBe([$across, $up]);
+})->with([
+    'none' => [[], [-0.001, 0.001], [0.499, 0.501]],
+    'one' => [[['label' => 'A', 'x' => 500.0, 'estimate' => 0.5, 'weight' => 1.0]], [499.5, 500.5], [0.499, 0.501]],
+    'two' => [
+        [['label' => 'A', 'x' => 0.0, 'estimate' => 0.0, 'weight' => 0.0], ['label' => 'B', 'x' => 100.0, 'estimate' => 1.0, 'weight' => 0.0]],
+        [-8.0, 108.0], [-0.12, 1.12],
+    ],
+]);
+
+it('writes XML that holds whatever is said, and tells files from parts of a page', function () {
+    $draw = new Drawing(12.0);
+    $draw->text(1.0, 2.5, "a < b & \"c\"\x00", ['class' => "it's"]);
+    $draw->text(1.0, 2.0, '');
+    $draw->open('g', ['id' => 'x'], 'over & out');
+    $draw->rect(0.0, 1.126, 2.0, 3.0);
+    $draw->close('g');
+    $page = $draw->svg(300.0, 100.5, 'T <1>', 'D & E', false);
+    expect($page)->toBe('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 300 100.5" width="300" height="100.5" role="img"'.
+        ' aria-label="T &lt;1&gt;" class="plot plot-narrow" font-size="12" fill="currentColor"><title>T &lt;1&gt;</title>'.
+        '<desc>D &amp; E</desc><text x="1" y="2.5" class="it&apos;s">a &lt; b &amp; &quot;c&quot;</text>'.
+        '<g id="x"><title>over &amp; out</title><rect x="0" y="1.13" width="2" height="3"/></g></svg>');
+    $file = $draw->svg(600.0, 100.0, 'T', 'D', true, true);
+    expect($file)->toStartWith('<?xml version="1.0" encoding="UTF-8"?>'."\n<svg")->toEndWith("</svg>\n")
+        ->toContain('role="group"')->toContain('class="plot"')->toContain('<rect width="100%" height="100%" fill="#ffffff"/><text');
+});
+
 it('holds estimates and pooled limits, and of wide intervals a part', function (
     array $intervals,
     array $whole,
