@@ -12,9 +12,12 @@ final class CellReader
 {
     private const SHARE = '/^\d+(?:[.·]\d+)?\s*';
 
-    private const NUMBER = '([−–-]?\d[\d,]*(?:[.·]\d+)?)';
+    private const NUMBER = '([+−–-]?\d[\d,]*(?:[.·]\d+)?)';
 
     private const INTERVAL = '/^'.self::NUMBER.'\s*[(\[]\s*(?:\d{2}(?:[.·]\d+)?\s?% CI:?\s*)?'.self::NUMBER.'\s*(?:to|–|-|,|;)\s*'.self::NUMBER.'\s*[)\]]/u';
+
+    /** “, n = 187” and “(n=49)” at the end of a cell. */
+    private const PEOPLE = '/(?<=[\d)\]%]),?\s*\(?n\s*=\s*(\d[\d,]*)\)?$/iu';
 
     /** A line that does not count people. */
     private const NO_COUNT = '\b(?:mean|median|SDs?|SE|SEM|IQR|rates?|scores?)\b|\bper (?!cent\b)';
@@ -29,6 +32,7 @@ final class CellReader
      */
     public static function of(OutcomeKind $kind, array $lines, array $sizes): ?ReadCells
     {
+        $sizes = $lines[0]->sizes + self::within($lines[0]) + $sizes;
         $read = match ($kind) {
             OutcomeKind::Events => $lines[0]->says(self::NO_COUNT) ? null : self::events($lines[0], $sizes),
             OutcomeKind::Means => $lines[0]->says(self::COUNT) ? null : self::means($lines, $sizes),
@@ -36,6 +40,19 @@ final class CellReader
         };
 
         return $read ?? self::ofBoth($kind, $lines[0], $sizes);
+    }
+
+    /** @return array<int, OfferedNumber> people that a cell itself tells, as in “8.6 (1.3), n = 187” */
+    private static function within(TableLine $line): array
+    {
+        $sizes = [];
+        foreach ($line->groups() as $group => $cell) {
+            if (preg_match(self::PEOPLE, $cell, $found) === 1) {
+                $sizes[$group] = self::number($line, $group, $found[1]);
+            }
+        }
+
+        return $sizes;
     }
 
     /** @param  array<int, OfferedNumber>  $sizes */
@@ -103,15 +120,16 @@ final class CellReader
     private static function ofMeans(TableLine $line): array
     {
         $numbers = [];
-        $isSe = $line->says('\b(?:SE|SEM|standard error)\b');
-        $isSd = $line->says('\b(?:SD|s\.d\.|standard deviation)\b');
-        $isMedian = $line->says('\bmedian|IQR|quartile');
-        $isRange = $line->says('\brange\b|\bmin\w*\b.{1,6}\bmax') && ! $line->says('IQR|quartile');
+        $isSd = $line->gives('\b(?:SDs?|s\.d\.|standard deviations?)\b');
+        $isSe = $line->gives('\b(?:SEs?|SEM|standard errors?)\b') && ! $line->gives('±\s*(?:SD|standard deviation)');
+        $isMedian = $line->gives('\bmedian|IQR|quartile');
+        $isRange = $line->gives('\brange\b|\bmin\w*\b.{1,6}\bmax') && ! $line->gives('IQR|quartile');
+        $isMean = $line->gives('\bmeans?\b|\bCI\b|confidence');
         foreach ($line->groups() as $group => $cell) {
             $cell = self::plain($cell);
             if (preg_match(self::INTERVAL, $cell, $found) === 1) {
-                if ($isRange && ! $isMedian) {
-                    continue; // the least and the greatest around a mean say nothing of its spread
+                if (($isRange && ! $isMedian) || ! ($isRange || $isMedian || $isMean || self::isInterval($cell))) {
+                    continue; // the least and the greatest around a mean say nothing of its spread, nor what nobody names
                 }
                 $keys = match (true) {
                     $isRange => ['median', 'min', 'max'],
@@ -119,8 +137,11 @@ final class CellReader
                     default => ['m', 'low', 'high'],
                 };
             } elseif (preg_match('/^'.self::NUMBER.'\s*(?:±|\+\/-|[(\[]\s*(?:SD|SE)?\s*=?)\s*'.self::NUMBER.'\s*[)\]]?$/u', $cell, $found) === 1) {
-                if ($isMedian) {
+                if ($isMedian && ! $isMean && ! $isSd && ! $isSe) {
                     continue; // how wide the quartiles are apart is no SD, and where they lie it does not say
+                }
+                if ($isSe && $isSd) {
+                    continue; // of which it is the one, nothing tells
                 }
                 $keys = ['m', $isSe ? 'se' : 'sd'];
             } elseif (preg_match('/^'.self::NUMBER.'$/u', $cell, $found) === 1) {
@@ -203,7 +224,7 @@ final class CellReader
     private static function plain(string $cell): string
     {
         $cell = (string) preg_replace(
-            ['/[*†‡§¶#]+/u', '/(?<=[\d)\]%])\s*[ᵃ-ᶻ¹²³⁰-⁹]+/u', '/(?<=[\d)\]%])[a-e]$/u', '/(?<=\d)[\x{A0}\x{2009}\x{202F}](?=\d{3}(?!\d))/u'],
+            [self::PEOPLE, '/[*†‡§¶#]+/u', '/(?<=[\d)\]%])\s*[ᵃ-ᶻ¹²³⁰-⁹]+/u', '/(?<=[\d)\]%])[a-e]$/u', '/(?<=\d)[\x{A0}\x{2009}\x{202F}](?=\d{3}(?!\d))/u'],
             '',
             trim($cell),
         );
@@ -217,6 +238,11 @@ final class CellReader
 
     private static function number(TableLine $line, int $group, string $told): OfferedNumber
     {
-        return $line->number($group, strtr(str_replace(',', '', $told), ['−' => '-', '–' => '-', '·' => '.']));
+        return $line->number($group, strtr(str_replace(',', '', $told), ['−' => '-', '–' => '-', '·' => '.', '+' => '']));
+    }
+
+    private static function isInterval(string $cell): bool
+    {
+        return preg_match('/% ?CI\b/iu', $cell) === 1;
     }
 }

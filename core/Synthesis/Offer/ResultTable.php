@@ -23,8 +23,11 @@ final readonly class ResultTable
     public static function all(Passages $paper, PartNames $groups): array
     {
         $tables = [];
-        foreach (self::runs($paper) as $rows) {
-            $table = self::byColumns($rows, $groups) ?? self::byRows($rows, $groups);
+        foreach (self::runs($paper) as $from => $rows) {
+            $legend = TableLegend::of($paper->all, $from, $from + count($rows) - 1);
+            $table = $legend->isOfStart()
+                ? null
+                : self::byColumns($rows, $groups, $legend) ?? self::byRows($rows, $groups, $legend);
             if ($table !== null) {
                 $tables[] = $table;
             }
@@ -33,24 +36,23 @@ final readonly class ResultTable
         return $tables;
     }
 
-    /** @return list<non-empty-list<Passage>> rows that stand together */
+    /** @return array<int, non-empty-list<Passage>> rows that stand together, by where they begin */
     private static function runs(Passages $paper): array
     {
-        $runs = $run = [];
-        foreach ($paper->all as $passage) {
-            if ($passage->isRow()) {
-                $run[] = $passage;
-            } elseif ($run !== []) {
-                $runs[] = $run;
-                $run = [];
+        $runs = [];
+        $from = null;
+        foreach ($paper->all as $at => $passage) {
+            $from = $passage->isRow() ? $from ?? $at : null;
+            if ($from !== null) {
+                $runs[$from][] = $passage;
             }
         }
 
-        return $run === [] ? $runs : [...$runs, $run];
+        return $runs;
     }
 
     /** @param  non-empty-list<Passage>  $rows */
-    private static function byColumns(array $rows, PartNames $groups): ?self
+    private static function byColumns(array $rows, PartNames $groups, TableLegend $legend): ?self
     {
         $head = $rows[0];
         // a head without a cell over the names of the rows begins with a group
@@ -69,11 +71,14 @@ final readonly class ResultTable
             }
             $told = array_map(fn (int $i): string => $row->cells[$i + $shift] ?? '', $at);
             $cells = array_filter($told, fn (string $cell): bool => $cell !== '');
+            $label = $row->cells[0] ?? '';
             $lines[] = new TableLine(
-                $row->cells[0] ?? '',
+                self::named($label, $legend),
                 $cells,
                 array_fill_keys(array_keys($cells), $row),
                 isset($at[0]) ? $head->cells[$at[0]] : '',
+                $legend->format($label),
+                self::beside($row, $head, $at, $shift),
             );
         }
 
@@ -81,7 +86,7 @@ final readonly class ResultTable
     }
 
     /** @param  non-empty-list<Passage>  $rows */
-    private static function byRows(array $rows, PartNames $groups): ?self
+    private static function byRows(array $rows, PartNames $groups, TableLegend $legend): ?self
     {
         $of = $sizes = [];
         foreach ($rows as $row) {
@@ -96,7 +101,8 @@ final readonly class ResultTable
         $lines = [];
         foreach ($of[1]->heads as $at => $head) {
             if ($at > 0 && isset($of[1]->cells[$at], $of[2]->cells[$at])) {
-                $lines[] = new TableLine($head, [1 => $of[1]->cells[$at], 2 => $of[2]->cells[$at]], $of);
+                $cells = [1 => $of[1]->cells[$at], 2 => $of[2]->cells[$at]];
+                $lines[] = new TableLine(self::named($head, $legend), $cells, $of, legend: $legend->format($head));
             }
         }
         foreach ([1, 2] as $group) {
@@ -124,6 +130,32 @@ final readonly class ResultTable
         }
 
         return $at;
+    }
+
+    /** With what only the table's title says of it. */
+    private static function named(string $label, TableLegend $legend): string
+    {
+        return $legend->isOfChange() && preg_match('/\b(?:change|gain|rise|fall)/iu', $label) !== 1 ? "{$label} (change)" : $label;
+    }
+
+    /**
+     * People of a line, in columns headed “n” right beside those of the groups.
+     *
+     * @param  array<int, int>  $at  the column of each group
+     * @return array<int, OfferedNumber>
+     */
+    private static function beside(Passage $row, Passage $head, array $at, int $shift): array
+    {
+        $sizes = [];
+        foreach (array_intersect_key($at, [1 => true, 2 => true]) as $group => $column) {
+            $isCount = preg_match('/^(?:n|no\.?|number)$/iu', trim($head->cells[$column + 1] ?? '')) === 1;
+            $cell = trim($row->cells[$column + 1 + $shift] ?? '');
+            if ($isCount && preg_match('/^\d[\d,]*$/', $cell) === 1) {
+                $sizes[$group] = new OfferedNumber(str_replace(',', '', $cell), $row->text, $row->page);
+            }
+        }
+
+        return $sizes;
     }
 
     /** @return array<int, OfferedNumber> */

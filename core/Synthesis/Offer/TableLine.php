@@ -16,9 +16,17 @@ final readonly class TableLine
      * @param  array<int, string>  $cells  by group, 1 and 2; 0 for what is worked out of both
      * @param  array<int, Passage>  $rows  in which each cell stands
      * @param  string  $head  over the cell of both
+     * @param  string  $legend  what is said over and under the table of how such a line is given
+     * @param  array<int, OfferedNumber>  $sizes  how many people it is of, by group, where it says so itself
      */
-    public function __construct(public string $label, public array $cells, public array $rows, public string $head = '')
-    {
+    public function __construct(
+        public string $label,
+        public array $cells,
+        public array $rows,
+        public string $head = '',
+        private string $legend = '',
+        public array $sizes = [],
+    ) {
     }
 
     /** How many a row counts in each group, such as “People analysed 60 58”. */
@@ -38,6 +46,14 @@ final readonly class TableLine
     public function says(string $pattern): bool
     {
         return preg_match("/{$pattern}/iu", $this->label) === 1;
+    }
+
+    /** Whether its numbers are given so: by its own words where they tell, else by those of the table. */
+    public function gives(string $pattern): bool
+    {
+        $told = preg_match(TableLegend::FORMAT, $this->label) === 1 ? $this->label : $this->legend;
+
+        return preg_match("/{$pattern}/iu", $told) === 1;
     }
 
     public function number(int $group, string $value): OfferedNumber

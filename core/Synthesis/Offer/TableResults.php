@@ -86,7 +86,8 @@ final class TableResults
     private static function share(string $name, string $label): float
     {
         $asked = array_unique(Stems::of($name));
-        $there = Stems::of($label);
+        // a letter of a note may stand right behind the last word
+        $there = [...Stems::of($label), ...Stems::of((string) preg_replace('/(?<=\p{Ll})[a-e]$/u', '', $label))];
         $found = array_filter(
             $asked,
             fn (string $stem): bool => array_filter($there, fn (string $one): bool => self::isSame($stem, $one)) !== [],

@@ -20,8 +20,11 @@ final readonly class PartNames
 
     private const SMALL = ['the', 'and', 'for', 'with', 'arm', 'group', 'condition', 'or', 'no', 'of', 'in', 'at', 'a', 'to'];
 
-    /** @param  array<array-key, string>  $patterns  by part */
-    private function __construct(private array $patterns)
+    /**
+     * @param  array<array-key, string>  $patterns  by part
+     * @param  array<array-key, list<string>>  $longer  names of others that hold one of this part's, as “no nap” holds “nap”
+     */
+    private function __construct(private array $patterns, private array $longer)
     {
     }
 
@@ -38,15 +41,32 @@ final readonly class PartNames
     public static function of(array $names): self
     {
         $words = array_map(self::wordsOfAll(...), $names);
-        $patterns = [];
+        $patterns = $longer = [];
         foreach ($names as $part => $of) {
             $others = array_merge(...array_values(array_diff_key($words, [$part => true])) ?: [[]]);
             $own = array_map(fn (string $word): string => preg_quote($word, '/'), array_diff($words[$part], $others));
             $whole = array_map(fn (string $name): string => preg_quote(Words::fold(trim($name)), '/'), $of);
+            $longer[$part] = self::longer($of, array_diff_key($names, [$part => true]));
             $patterns[$part] = '/(?<![\p{L}\p{N}])(?:'.implode('|', array_filter([...$whole, ...$own])).')(?:s|es)?(?![\p{L}\p{N}])/u';
         }
 
-        return new self($patterns);
+        return new self($patterns, $longer);
+    }
+
+    /**
+     * @param  list<string>  $own
+     * @param  array<array-key, list<string>>  $others
+     * @return list<string>
+     */
+    private static function longer(array $own, array $others): array
+    {
+        $fold = fn (string $name): string => Words::fold(trim($name));
+        $holdsOwn = fn (string $other): bool => array_filter(
+            array_map($fold, $own),
+            fn (string $name): bool => $name !== '' && $name !== $other && str_contains(" {$other} ", " {$name} "),
+        ) !== [];
+
+        return array_values(array_filter(array_map($fold, array_merge(...array_values($others) ?: [[]])), $holdsOwn));
     }
 
     /** @return list<string> the parts */
@@ -61,7 +81,8 @@ final readonly class PartNames
         $folded = Words::fold($text);
         $at = [];
         foreach ($this->patterns as $part => $pattern) {
-            if (preg_match($pattern, $folded, $found, PREG_OFFSET_CAPTURE) === 1) {
+            $own = str_replace($this->longer[$part], array_map(fn (string $name): string => str_repeat('-', strlen($name)), $this->longer[$part]), $folded);
+            if (preg_match($pattern, $own, $found, PREG_OFFSET_CAPTURE) === 1) {
                 $at[$part] = $found[0][1];
             }
         }

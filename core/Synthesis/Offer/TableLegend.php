@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Synthesis\Offer;
+
+use WaryHeron\Core\Coding\Lead\Passage;
+use WaryHeron\Core\Coding\Lead\Ranked\Stems;
+
+/** What is written over and under a table of how its cells are to be read. */
+final readonly class TableLegend
+{
+    /** So many sentences over a table, and under it, may be of it. */
+    private const OVER = 4;
+
+    private const UNDER = 3;
+
+    /** How numbers are given. */
+    public const FORMAT = '/\b(?:means?|medians?|SDs?|s\.d\.|SEs?|SEM|standard (?:deviations?|errors?)|(?:inter)?quartiles?|IQR|ranges?|CI|confidence)\b/iu';
+
+    /** Sentences that are of a table, and tell nothing that was found. */
+    private const OF_TABLE = '/^(?:Table|Tab\.|Values?|Figures|Numbers?|Data|Adjusted means?|Means?|Medians?|Counts?|Changes?)\b|'.
+        '^(?:[*†‡§¶]|[a-eᵃ-ᵉ](?:[:.)]|(?=\s+\p{Lu})))|'.
+        '\b(?:values|figures|numbers|data|cells|entries) (?:are|show|give)\b|'.
+        '\b(?:unless (?:otherwise )?(?:stated|noted|indicated)|in (?:parentheses|brackets)|(?:expressed|given|presented|reported) as)\b|'.
+        '^[^.:]{3,60}[:;] (?:means?|medians?)\b[^=]*$/iu';
+
+    private const BASELINE = '/\b(?:baseline (?:characteristics|data|values)|characteristics of|at (?:baseline|entry|the start|enrolment))\b/iu';
+
+    private const LATER = '/\b(?:week|month|day|year|follow|after|end|change)s?\b/iu';
+
+    /** @param  list<string>  $sentences */
+    private function __construct(private array $sentences)
+    {
+    }
+
+    /**
+     * @param  list<Passage>  $all  of the paper
+     * @param  int  $from  of the table's first row
+     * @param  int  $to  of its last
+     */
+    public static function of(array $all, int $from, int $to): self
+    {
+        $near = [
+            ...array_slice($all, max(0, $from - self::OVER), min($from, self::OVER)),
+            ...array_slice($all, $to + 1, self::UNDER),
+        ];
+        $texts = array_map(fn (Passage $one): string => $one->isRow() ? '' : $one->text, $near);
+
+        return new self(array_values(array_filter($texts, fn (string $text): bool => preg_match(self::OF_TABLE, $text) === 1)));
+    }
+
+    /** Whether the table tells what people were like at the start, and nothing of later. */
+    public function isOfStart(): bool
+    {
+        $all = implode(' ', $this->sentences);
+
+        return preg_match(self::BASELINE, $all) === 1 && preg_match(self::LATER, $all) !== 1;
+    }
+
+    public function isOfChange(): bool
+    {
+        return preg_match('/\bchanges? (?:from|since|in)\b/iu', implode(' ', $this->sentences)) === 1;
+    }
+
+    /** How the numbers of a row are given: by the note that its mark names, by what names it, or by what is said of all. */
+    public function format(string $label): string
+    {
+        $clauses = $this->clauses();
+        $mark = preg_match('/(?<=\p{L}|\))\s?([*†‡§¶]|(?<=[\p{Ll})])[a-e])$/u', $label, $found) === 1 ? $found[1] : null;
+        $own = array_filter($clauses, fn (string $one): bool => $mark !== null && preg_match('/^'.preg_quote($mark, '/').'(?:[:.)]|\s)/u', $one) === 1);
+        $own = $own ?: array_filter($clauses, fn (string $one): bool => array_intersect(Stems::of($label), Stems::of($one)) !== []);
+        $own = $own ?: array_filter($clauses, fn (string $one): bool => preg_match('/^(?:for|except)\b|^[*†‡§¶]|^[a-e][:.)]|^(?!Tab)[^:]{3,60}: /iu', $one) !== 1);
+
+        return implode('; ', $own);
+    }
+
+    /** @return list<string> that say how numbers are given */
+    private function clauses(): array
+    {
+        $clauses = [];
+        foreach ($this->sentences as $sentence) {
+            // what stands in brackets is a clause of its own where it is about certain rows
+            $parts = preg_split('/;\s+|\s*\((?=for\b)|,\s+(?=except\b)/iu', $sentence) ?: [];
+            array_push($clauses, ...array_map(trim(...), $parts));
+        }
+
+        return array_values(array_filter($clauses, fn (string $one): bool => preg_match(self::FORMAT, $one) === 1));
+    }
+}
