@@ -9,6 +9,14 @@ final class Blocks
 {
     private const LONGEST_HEADING = 14;
 
+    /** A row of a table has so many lines at most, and no larger gap before each than so many heights. */
+    private const ROW = 12;
+
+    private const APART = 2.5;
+
+    /** So many rows above a line tell its columns. */
+    private const TELLING = 40;
+
     private const CAPTION = '/^(?:table|figure|fig\.|box|scheme|panel)\s*[\dS]/iu';
 
     /** @var list<Block> */
@@ -23,9 +31,12 @@ final class Blocks
 
     private SectionKind $section = SectionKind::Title;
 
-    /** @param  list<Line>  $lines */
+    /** @var list<TableRow> rows of the table that is open */
+    private array $table = [];
+
+    /** @param  array<int, Line>  $lines  from 0 on, without gaps */
     private function __construct(
-        private readonly array $lines,
+        private array $lines,
         private readonly float $size,
         private readonly Hyphens $hyphens,
     ) {
@@ -55,11 +66,12 @@ final class Blocks
             $row = $this->rowAt($i);
             if ($row !== null) {
                 $this->close();
-                $this->addRow($i, $row);
+                $this->table[] = $row;
                 $i += $row->lines() - 1;
 
                 continue;
             }
+            $this->closeTable();
             $line = $this->lines[$i];
             if ($this->open !== [] && ! $this->goesOn($line)) {
                 $this->close();
@@ -71,15 +83,44 @@ final class Blocks
             }
         }
         $this->close();
+        $this->closeTable();
 
         return $this->blocks;
     }
 
     private function rowAt(int $at): ?TableRow
     {
+        $this->part($at);
         $row = TableRow::at($this->lines, $at);
 
-        return $row !== null && ($row->isPlain() || $this->hasNeighbour($at)) ? $row : null;
+        return $row !== null && ($row->isPlain() || $this->hasNeighbour($at) || $this->isHeadAt($at, $row)) ? $row : null;
+    }
+
+    /** The next lines of an open table, where its columns are. */
+    private function part(int $at): void
+    {
+        $columns = TableColumns::of(array_slice($this->table, -self::TELLING));
+        for ($i = $at; $columns !== null && $i < $at + self::ROW && $this->isNextTo($i); $i++) {
+            $this->lines[$i] = $columns->line($this->lines[$i]);
+        }
+    }
+
+    /** Whether a line stands as near to the one before it as lines of a table do. */
+    private function isNextTo(int $at): bool
+    {
+        $line = $this->lines[$at] ?? null;
+        $before = $this->lines[$at - 1] ?? null;
+
+        return $line !== null && $before !== null && $line->page === $before->page
+            && $line->top - $before->bottom < self::APART * $before->size();
+    }
+
+    /** Two cells over a row that is plainly one. */
+    private function isHeadAt(int $at, TableRow $head): bool
+    {
+        $next = $at + $head->lines();
+
+        return $this->isNextTo($next) && TableRow::at($this->lines, $next)?->isPlain() === true;
     }
 
     /** A line with one wide gap is a row where the line before or after it is one too. */
@@ -101,18 +142,38 @@ final class Blocks
         return false;
     }
 
-    private function addRow(int $at, TableRow $row): void
+    private function closeTable(): void
     {
-        $cells = $row->texts($this->hyphens);
-        $page = $this->lines[$at]->page;
-        $this->blocks[] = new Block(
-            BlockKind::Row,
-            implode(' ', $cells),
-            $page,
-            $this->heading,
-            $this->section,
-            $cells,
-        );
+        $columns = TableColumns::of($this->table);
+        foreach ($this->table as $row) {
+            $cells = $this->texts($row, $columns?->cells($row));
+            $this->blocks[] = new Block(
+                BlockKind::Row,
+                implode(' ', array_filter($cells, fn (string $cell): bool => $cell !== '')),
+                $row->page(),
+                $this->heading,
+                $this->section,
+                $cells,
+            );
+        }
+        $this->table = [];
+    }
+
+    /**
+     * @param  ?array<int, non-empty-list<Line>>  $cells  by column, where it is known
+     * @return list<string> with empty ones before those that stand further to the right
+     */
+    private function texts(TableRow $row, ?array $cells): array
+    {
+        if ($cells === null) {
+            return $row->texts($this->hyphens);
+        }
+        $texts = array_fill(0, array_key_last($cells) + 1, '');
+        foreach ($cells as $column => $lines) {
+            $texts[$column] = $this->hyphens->joined($lines);
+        }
+
+        return array_values($texts);
     }
 
     /** Whether a line belongs to the paragraph that is open. */

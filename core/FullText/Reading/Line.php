@@ -64,6 +64,19 @@ final class Line
         return ($this->top + $this->bottom) / 2;
     }
 
+    /**
+     * The same as cells of a table.
+     *
+     * @param  non-empty-list<self>  $parts
+     */
+    public function ofParts(array $parts): self
+    {
+        $line = clone $this;
+        $line->parts = $parts;
+
+        return $line;
+    }
+
     /** @return non-empty-list<self> what wide gaps part, as between the cells of a table; itself where there are none */
     public function parts(): array
     {

@@ -27,7 +27,7 @@ final class TableRow
     }
 
     /**
-     * @param  list<Line>  $lines
+     * @param  array<int, Line>  $lines  from 0 on, without gaps
      * @return ?self the row that begins at this line; null where none does
      */
     public static function at(array $lines, int $at): ?self
@@ -65,6 +65,17 @@ final class TableRow
     public function texts(Hyphens $hyphens): array
     {
         return array_map(fn (array $lines): string => $hyphens->joined($lines), $this->cells);
+    }
+
+    /** @return non-empty-list<non-empty-list<Line>> */
+    public function cells(): array
+    {
+        return $this->cells;
+    }
+
+    public function page(): int
+    {
+        return $this->cells[0][0]->page;
     }
 
     /** Two columns of running text that happen to be short. */

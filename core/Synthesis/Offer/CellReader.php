@@ -16,6 +16,9 @@ final class CellReader
 
     private const INTERVAL = '/^'.self::NUMBER.'\s*[(\[]\s*(?:\d{2}(?:[.·]\d+)?\s?% CI:?\s*)?'.self::NUMBER.'\s*(?:to|–|-|,|;)\s*'.self::NUMBER.'\s*[)\]]/u';
 
+    /** “4.1 (1.6)”, “4.1 ± 1.6”, “4.1 (SD = 1.6)”. */
+    private const WITH_SPREAD = '/^'.self::NUMBER.'\s*(?:±|\+\/-|[(\[]\s*(?:SD|SE)?\s*=?)\s*'.self::NUMBER.'\s*[)\]]?$/u';
+
     /** “, n = 187” and “(n=49)” at the end of a cell. */
     private const PEOPLE = '/(?<=[\d)\]%]),?\s*\(?n\s*=\s*(\d[\d,]*)\)?$/iu';
 
@@ -120,37 +123,15 @@ final class CellReader
     private static function ofMeans(TableLine $line): array
     {
         $numbers = [];
-        $isSd = $line->gives('\b(?:SDs?|s\.d\.|standard deviations?)\b');
-        $isSe = $line->gives('\b(?:SEs?|SEM|standard errors?)\b') && ! $line->gives('±\s*(?:SD|standard deviation)');
-        $isMedian = $line->gives('\bmedian|IQR|quartile');
-        $isRange = $line->gives('\brange\b|\bmin\w*\b.{1,6}\bmax') && ! $line->gives('IQR|quartile');
-        $isMean = $line->gives('\bmeans?\b|\bCI\b|confidence');
+        $as = GivenAs::of($line);
         foreach ($line->groups() as $group => $cell) {
             $cell = self::plain($cell);
-            if (preg_match(self::INTERVAL, $cell, $found) === 1) {
-                if (($isRange && ! $isMedian) || ! ($isRange || $isMedian || $isMean || self::isInterval($cell))) {
-                    continue; // the least and the greatest around a mean say nothing of its spread, nor what nobody names
-                }
-                $keys = match (true) {
-                    $isRange => ['median', 'min', 'max'],
-                    $isMedian => ['median', 'q1', 'q3'],
-                    default => ['m', 'low', 'high'],
-                };
-            } elseif (preg_match('/^'.self::NUMBER.'\s*(?:±|\+\/-|[(\[]\s*(?:SD|SE)?\s*=?)\s*'.self::NUMBER.'\s*[)\]]?$/u', $cell, $found) === 1) {
-                if ($isMedian && ! $isMean && ! $isSd && ! $isSe) {
-                    continue; // how wide the quartiles are apart is no SD, and where they lie it does not say
-                }
-                if ($isSe && $isSd) {
-                    continue; // of which it is the one, nothing tells
-                }
-                $keys = ['m', $isSe ? 'se' : 'sd'];
-            } elseif (preg_match('/^'.self::NUMBER.'$/u', $cell, $found) === 1) {
-                // a line by itself that gives the spread of the one before it
-                $isSpread = ($isSd || $isSe) && ! $line->says('\bmean\b');
-                $keys = [$isSpread ? ($isSe ? 'se' : 'sd') : ($isMedian ? 'median' : 'm')];
-            } else {
-                continue;
-            }
+            $keys = match (true) {
+                preg_match(self::INTERVAL, $cell, $found) === 1 => $as->three($cell),
+                preg_match(self::WITH_SPREAD, $cell, $found) === 1 => $as->two(),
+                preg_match('/^'.self::NUMBER.'$/u', $cell, $found) === 1 => $as->one(),
+                default => [],
+            };
             foreach ($keys as $i => $key) {
                 $numbers["{$key}{$group}"] = self::number($line, $group, $found[$i + 1] ?? '');
             }
@@ -224,7 +205,13 @@ final class CellReader
     private static function plain(string $cell): string
     {
         $cell = (string) preg_replace(
-            [self::PEOPLE, '/[*†‡§¶#]+/u', '/(?<=[\d)\]%])\s*[ᵃ-ᶻ¹²³⁰-⁹]+/u', '/(?<=[\d)\]%])[a-e]$/u', '/(?<=\d)[\x{A0}\x{2009}\x{202F}](?=\d{3}(?!\d))/u'],
+            [
+                self::PEOPLE,
+                '/[*†‡§¶#]+/u',
+                '/(?<=[\d)\]%])\s*[ᵃ-ᶻ¹²³⁰-⁹]+/u',
+                '/(?<=[\d)\]%])[a-e]$/u',
+                '/(?<=\d)[\x{A0}\x{2009}\x{202F}](?=\d{3}(?!\d))/u',
+            ],
             '',
             trim($cell),
         );
@@ -239,10 +226,5 @@ final class CellReader
     private static function number(TableLine $line, int $group, string $told): OfferedNumber
     {
         return $line->number($group, strtr(str_replace(',', '', $told), ['−' => '-', '–' => '-', '·' => '.', '+' => '']));
-    }
-
-    private static function isInterval(string $cell): bool
-    {
-        return preg_match('/% ?CI\b/iu', $cell) === 1;
     }
 }

@@ -135,7 +135,9 @@ final readonly class ResultTable
     /** With what only the table's title says of it. */
     private static function named(string $label, TableLegend $legend): string
     {
-        return $legend->isOfChange() && preg_match('/\b(?:change|gain|rise|fall)/iu', $label) !== 1 ? "{$label} (change)" : $label;
+        $says = preg_match('/\b(?:change|gain|rise|fall)/iu', $label) === 1;
+
+        return $legend->isOfChange() && ! $says ? "{$label} (change)" : $label;
     }
 
     /**

@@ -16,7 +16,8 @@ final readonly class TableLegend
     private const UNDER = 3;
 
     /** How numbers are given. */
-    public const FORMAT = '/\b(?:means?|medians?|SDs?|s\.d\.|SEs?|SEM|standard (?:deviations?|errors?)|(?:inter)?quartiles?|IQR|ranges?|CI|confidence)\b/iu';
+    public const FORMAT = '/\b(?:means?|medians?|SDs?|s\.d\.|SEs?|SEM|standard (?:deviations?|errors?)|'.
+        '(?:inter)?quartiles?|IQR|ranges?|CI|confidence)\b/iu';
 
     /** Sentences that are of a table, and tell nothing that was found. */
     private const OF_TABLE = '/^(?:Table|Tab\.|Values?|Figures|Numbers?|Data|Adjusted means?|Means?|Medians?|Counts?|Changes?)\b|'.
@@ -25,7 +26,11 @@ final readonly class TableLegend
         '\b(?:unless (?:otherwise )?(?:stated|noted|indicated)|in (?:parentheses|brackets)|(?:expressed|given|presented|reported) as)\b|'.
         '^[^.:]{3,60}[:;] (?:means?|medians?)\b[^=]*$/iu';
 
-    private const BASELINE = '/\b(?:baseline (?:characteristics|data|values)|characteristics of|at (?:baseline|entry|the start|enrolment))\b/iu';
+    /** Clauses about certain rows. */
+    private const OF_SOME = '/^(?:for|except)\b|^[*†‡§¶]|^[a-e][:.)]|^(?!Tab)[^:]{3,60}: /iu';
+
+    private const BASELINE = '/\b(?:baseline (?:characteristics|data|values)|characteristics of|'.
+        'at (?:baseline|entry|the start|enrolment))\b/iu';
 
     private const LATER = '/\b(?:week|month|day|year|follow|after|end|change)s?\b/iu';
 
@@ -45,9 +50,17 @@ final readonly class TableLegend
             ...array_slice($all, max(0, $from - self::OVER), min($from, self::OVER)),
             ...array_slice($all, $to + 1, self::UNDER),
         ];
-        $texts = array_map(fn (Passage $one): string => $one->isRow() ? '' : $one->text, $near);
+        $sentences = [];
+        $isTitle = false;
+        foreach ($near as $one) {
+            // “Table 1.” is followed by its title
+            if (! $one->isRow() && ($isTitle || preg_match(self::OF_TABLE, $one->text) === 1)) {
+                $sentences[] = $one->text;
+            }
+            $isTitle = preg_match('/^(?:Table|Tab\.)\s*[\dA-Z]{1,4}[.:]?$/iu', $one->text) === 1;
+        }
 
-        return new self(array_values(array_filter($texts, fn (string $text): bool => preg_match(self::OF_TABLE, $text) === 1)));
+        return new self($sentences);
     }
 
     /** Whether the table tells what people were like at the start, and nothing of later. */
@@ -67,12 +80,14 @@ final readonly class TableLegend
     public function format(string $label): string
     {
         $clauses = $this->clauses();
-        $mark = preg_match('/(?<=\p{L}|\))\s?([*†‡§¶]|(?<=[\p{Ll})])[a-e])$/u', $label, $found) === 1 ? $found[1] : null;
-        $own = array_filter($clauses, fn (string $one): bool => $mark !== null && preg_match('/^'.preg_quote($mark, '/').'(?:[:.)]|\s)/u', $one) === 1);
-        $own = $own ?: array_filter($clauses, fn (string $one): bool => array_intersect(Stems::of($label), Stems::of($one)) !== []);
-        $own = $own ?: array_filter($clauses, fn (string $one): bool => preg_match('/^(?:for|except)\b|^[*†‡§¶]|^[a-e][:.)]|^(?!Tab)[^:]{3,60}: /iu', $one) !== 1);
+        $hasMark = preg_match('/(?<=\S)\s?([*†‡§¶]|(?<=[\p{Ll})])[a-e])$/u', $label, $found) === 1;
+        $ofMark = $hasMark ? '/^'.preg_quote($found[1], '/').'(?!\p{Ll})/u' : '/(?!)/';
+        $that = fn (\Closure $is): array => array_filter($clauses, $is);
+        $told = $that(fn (string $one): bool => preg_match($ofMark, $one) === 1)
+            ?: $that(fn (string $one): bool => array_intersect(Stems::of($label), Stems::of($one)) !== [])
+            ?: $that(fn (string $one): bool => preg_match(self::OF_SOME, $one) !== 1);
 
-        return implode('; ', $own);
+        return implode('; ', $told);
     }
 
     /** @return list<string> that say how numbers are given */
@@ -81,7 +96,7 @@ final readonly class TableLegend
         $clauses = [];
         foreach ($this->sentences as $sentence) {
             // what stands in brackets is a clause of its own where it is about certain rows
-            $parts = preg_split('/;\s+|\s*\((?=for\b)|,\s+(?=except\b)/iu', $sentence) ?: [];
+            $parts = preg_split('/;\s+|\s*\((?=for\b)|,\s+(?=except\b)|(?<=\.)\s*(?=[*†‡§¶])/iu', $sentence) ?: [];
             array_push($clauses, ...array_map(trim(...), $parts));
         }
 

@@ -6,7 +6,7 @@ use Tests\Core\Coding\SmallPaper;
 use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
 use WaryHeron\Core\Coding\Lead\Asked\ItemType;
 
-it('finds a number of an item of one’s own by its unit, or next to its words', function (string $label, string $unit, string $said, ?string $value) {
+it('finds a number of one’s own by its unit, or next to its words', function (string $label, string $unit, string $said, ?string $value) {
     $item = new AskedItem('own', $label, ItemType::Number, unit: $unit);
     expect(SmallPaper::answer($item, 'Methods', $said))->toBe($value);
 })->with([
@@ -27,7 +27,7 @@ it('finds a number of an item of one’s own by its unit, or next to its words',
     'minutes, where nothing speaks of it' => ['Nap length', 'minutes', 'Lamps were lit for 30 minutes.', null],
 ]);
 
-it('says yes or no where a passage speaks of all that is asked, and denies what is denied', function (string $label, string $said, ?string $told) {
+it('says yes or no where a passage speaks of all that is asked', function (string $label, string $said, ?string $told) {
     $item = new AskedItem('own', $label, ItemType::Choice, ['Yes', 'No', 'Unclear']);
     expect(SmallPaper::answer($item, 'Methods', $said))->toBe($told);
 })->with([

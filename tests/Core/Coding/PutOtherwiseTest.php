@@ -371,7 +371,7 @@ it('finds a place where people took part', function () {
         ->toBe('Drivers of two bus depots took part');
 });
 
-it('tells countries by their names, their cities, several as one, and from what is called after them or made there', function (string $said, ?string $country) {
+it('tells countries by their names, their cities, several as one, and from what is made there', function (string $said, ?string $country) {
     expect(SmallPaper::answer(new AskedItem('country', 'Country', ItemType::Country), 'Methods', $said))->toBe($country);
 })->with([
     ['Lamps made in Japan were used in our ward in Chile.', 'Chile'],
@@ -434,7 +434,7 @@ it('finds an estimate of a comparison, and no other number with an interval', fu
     ['Sensitivity was 0.81 (95% CI 0.70 to 0.90).', null],
     ['Prevalence was 24% (95% CI 20 to 28).', null],
     ['Lamps cut falls by 38% (RR 0.62).', 'RR 0.62'],
-    'a standardised difference where mean differences are asked for' => ['The standardised mean difference was −0.42 (−0.71 to −0.13).', null],
+    'a standardised difference, which is not asked for' => ['The standardised mean difference was −0.42 (−0.71 to −0.13).', null],
     'a ratio of rates where others are asked for' => ['The incidence rate ratio was 0.71 (95% CI 0.55 to 0.92).', null],
 ]);
 

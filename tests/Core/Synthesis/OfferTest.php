@@ -221,6 +221,66 @@ it('offers what rows say of an outcome in the columns of the groups', function (
     ],
 ]);
 
+it('reads how numbers are given from what stands over and under a table', function (array $rows, array $offered) {
+    expect(offered($rows, OutcomeKind::Means, 'Sleepiness'))->toBe($offered);
+})->with(function () {
+    $head = ['Outcome', 'Lamps', 'Usual light'];
+    $three = ['Sleepiness', '4 (3–5)', '5 [4; 7]'];
+    $quartiles = [['quartiles', ['q11' => '3', 'median1' => '4', 'q31' => '5', 'q12' => '4', 'median2' => '5', 'q32' => '7']]];
+    $intervals = [['mean-interval', ['m1' => '4', 'low1' => '3', 'high1' => '5', 'm2' => '5', 'low2' => '4', 'high2' => '7']]];
+    $two = ['Sleepiness', '4.1 ± 1.6', '5.0 ± 1.8'];
+    $of = fn (string $form, string $key): array => [[$form, ['m1' => '4.1', "{$key}1" => '1.6', 'm2' => '5.0', "{$key}2" => '1.8']]];
+
+    return [
+        'medians by the title' => [['Endpoints by lamp; median (interquartile range) unless stated.', $head, $three], $quartiles],
+        'means by the title' => [['Values are means (95% CI).', $head, $three], $intervals],
+        'what nobody names' => [['Sleepiness was less.', $head, $three], []],
+        'errors by the title' => [['Table 2. Values are mean ± SE or count.', $head, $two], $of('mean-se', 'se')],
+        'SDs by the title' => [['Values are mean ± SD.', $head, $two], $of('mean-sd', 'sd')],
+        'SDs that nobody names' => [[$head, $two], $of('mean-sd', 'sd')],
+        'one of both' => [['Values are means with SD or SE.', $head, $two], []],
+        'an error in the row, SDs in the title' => [
+            ['Values are mean ± SD.', $head, ['Sleepiness, mean (SE)', '4.1 (1.6)', '5.0 (1.8)']], $of('mean-se', 'se'),
+        ],
+        'another way for this row' => [['Table 1: Errors, mean ± SD (for sleepiness, median and quartiles)', $head, $three], $quartiles],
+        'another way for another row' => [['Table 1: Results, mean ± SD (for pain, median and quartiles)', $head, $two], $of('mean-sd', 'sd')],
+        'a line about the row alone' => [['Sleepiness: median (interquartile range).', $head, $three], $quartiles],
+        'a note by its sign' => [
+            ['Data are means (SD).', $head, ['Sleepiness, €†', '4 (3–5)', '5 (4–7)'], '*Mean (SD). †Median (IQR).'], $quartiles,
+        ],
+        'a note by its letter' => [[$head, ['Sleepinessb', '4 (3–5)', '5 (4–7)'], 'b: median [first and third quartile].'], $quartiles],
+        'each by how its cells look' => [['Means ± standard error; number of patients; or median and quartiles.', $head, $two], $of('mean-se', 'se')],
+        'and so the other' => [['Means ± standard error; number of patients; or median and quartiles.', $head, $three], $quartiles],
+        'people of a row in columns of their own' => [
+            ['Values are mean ± SD.', ['Outcome', 'Lamps', 'n', 'Usual light', 'n'], ['Sleepiness', '4.1 ± 1.6', '60', '5.0 ± 1.8', '58']],
+            [['mean-sd', ['n1' => '60', 'm1' => '4.1', 'sd1' => '1.6', 'n2' => '58', 'm2' => '5.0', 'sd2' => '1.8']]],
+        ],
+        'people of a row in its cells' => [
+            [['', 'Lamps (n = 70)', 'Usual light (n = 70)'], ['Sleepiness', '+4·1 (1·6), n=60', '−5.0 ± 1.8 (n = 58)']],
+            [['mean-sd', ['n1' => '60', 'm1' => '4.1', 'sd1' => '1.6', 'n2' => '58', 'm2' => '-5.0', 'sd2' => '1.8']]],
+        ],
+        'what people were like at the start' => [['Table 1. Nurses at baseline. Values are mean ± SD.', $head, $two], []],
+        'the start and later' => [['Table 2. Sleep at baseline and at week 8.', $head, $two], $of('mean-sd', 'sd')],
+    ];
+});
+
+it('says of changes that they are, where only the title of their table does', function () {
+    $rows = [['', 'Lamps', 'Usual light'], ['Sleepiness', '−1.2 (0.9)', '−0.4 (1.1)']];
+    $block = fn (array|string $of): Block => is_string($of)
+        ? new Block(BlockKind::Paragraph, $of, 2)
+        : new Block(BlockKind::Row, implode(' ', $of), 2, cells: $of);
+    $paper = Passages::of(new Paper(array_map($block, ['Table 3. Change from baseline, mean (SD)', ...$rows])));
+    $offers = TableResults::of($paper, OutcomeKind::Means, ['Sleepiness'], PartNames::of(['1' => ['Lamps'], '2' => ['Usual light']]));
+    expect(array_column($offers, 'label'))->toBe(['Sleepiness (change)']);
+});
+
+it('tells groups apart of which one’s name holds the other’s', function () {
+    $block = fn (array $of): Block => new Block(BlockKind::Row, implode(' ', $of), 2, cells: $of);
+    $paper = Passages::of(new Paper(array_map($block, [['', 'No nap', 'Nap'], ['Lapses', '7.1 (4.9)', '4.8 (3.6)']])));
+    $offers = TableResults::of($paper, OutcomeKind::Means, ['Lapses'], PartNames::of(['1' => ['nap'], '2' => ['no nap']]));
+    expect($offers[0]->given())->toBe(['m1' => '4.8', 'sd1' => '3.6', 'm2' => '7.1', 'sd2' => '4.9']);
+});
+
 it('offers the row that holds most of the name first, and tables apart from each other', function () {
     $rows = [
         ['', 'Lamps', 'Usual light'], ['Sleepiness after waking', '3.0 (1.0)', '3.1 (1.0)'], ['Sleepiness at 04:00', '4.1 (1.6)', '5.0 (1.8)'],

@@ -287,7 +287,8 @@ it('names the axes of a funnel and of a regression beside them', function () {
         fn ($one): array => [(string) $one, (string) $one['text-anchor'], ...Drawn::numbers($one, 'x', 'y')],
         array_slice(Drawn::at($svg, '//s:text'), -2),
     );
-    $points = [['label' => 'A', 'x' => 1.0, 'estimate' => 0.1, 'weight' => 1.0], ['label' => 'B', 'x' => 2.0, 'estimate' => 0.2, 'weight' => 1.0]];
+    $point = fn (float $x): array => ['label' => "at {$x}", 'x' => $x, 'estimate' => 0.1 * $x, 'weight' => 1.0];
+    $points = [$point(1.0), $point(2.0)];
     $bubble = (new BubblePlot($points, fn (float $x): float => 0.1 * $x, 'lux', 'RR', true))->svg('Lux');
     $funnel = (new Funnel(funnelStudies(), 0.0, 0.0, false, 'MD'))->svg('Funnel');
     expect($told($bubble))->toBe([['lux', 'middle', 268.0, 330.0], ['RR', '', 62.0, 24.0]])

@@ -22,7 +22,7 @@ final readonly class PartNames
 
     /**
      * @param  array<array-key, string>  $patterns  by part
-     * @param  array<array-key, list<string>>  $longer  names of others that hold one of this part's, as “no nap” holds “nap”
+     * @param  array<array-key, list<string>>  $longer  names of others that hold one of its own, as “no nap” holds “nap”
      */
     private function __construct(private array $patterns, private array $longer)
     {
@@ -81,7 +81,8 @@ final readonly class PartNames
         $folded = Words::fold($text);
         $at = [];
         foreach ($this->patterns as $part => $pattern) {
-            $own = str_replace($this->longer[$part], array_map(fn (string $name): string => str_repeat('-', strlen($name)), $this->longer[$part]), $folded);
+            $blank = fn (string $name): string => str_repeat('-', strlen($name));
+            $own = str_replace($this->longer[$part], array_map($blank, $this->longer[$part]), $folded);
             if (preg_match($pattern, $own, $found, PREG_OFFSET_CAPTURE) === 1) {
                 $at[$part] = $found[0][1];
             }

@@ -39,7 +39,8 @@ final class NumberReader implements LeadReader
             $value = Traps::isCited($ranked->passage) ? null : self::nearest($ranked->passage->text, $item);
             if ($value !== null) {
                 $score = 0.9 + $ranked->score * ($item->unit === '' ? 0.8 : 1.4);
-                $leads[] = Lead::from($ranked->passage, Figures::told($value), $score, 'the number nearest to its words', $item->unit);
+                $why = 'the number nearest to its words';
+                $leads[] = Lead::from($ranked->passage, Figures::told($value), $score, $why, $item->unit);
             }
         }
 
@@ -91,9 +92,9 @@ final class NumberReader implements LeadReader
      */
     private static function numbers(string $text, string $unit): array
     {
-        $named = '(?<!Table )(?<!Fig\. )(?<!Figure )';
         $after = $unit === '' ? '(?!\s*(?:to|–|-|of)\s*\d|\d|[.,]\d|\s*%|\p{L})' : '[\s-]*'.self::unit($unit).'(?!\p{L})';
-        preg_match_all('/'.$named.'(?<![\p{L}\d.,–-])(?<!\d to )(?<!\d of )('.Figures::PATTERN.")(?:{$after})/iu", $text, $found, PREG_OFFSET_CAPTURE);
+        $before = '(?<!Table )(?<!Fig\. )(?<!Figure )(?<![\p{L}\d.,–-])(?<!\d to )(?<!\d of )';
+        preg_match_all("/{$before}(".Figures::PATTERN.")(?:{$after})/iu", $text, $found, PREG_OFFSET_CAPTURE);
         $numbers = [];
         foreach ($found[1] as [$told, $at]) {
             $value = Figures::value($told);
@@ -119,7 +120,7 @@ final class NumberReader implements LeadReader
 
     /**
      * @param  array<string>  $stems
-     * @return ?int words between a number and the nearest of these; of a count only those after it, or “was” before it
+     * @return ?int words from a number to the nearest of these; of a count to those after it, or to “was” before it
      */
     private static function gap(string $text, int $at, array $stems, bool $isCount): ?int
     {

@@ -42,7 +42,9 @@ final class OptionReader implements LeadReader
     {
         $words = preg_split('/[\s-]+/u', self::ownWords($option), -1, PREG_SPLIT_NO_EMPTY) ?: [];
 
-        return self::DENIED.'\b'.implode('[\s-]+', array_map(fn (string $word): string => preg_quote($word, '/'), $words)).'(?:e?s)?\b';
+        $quoted = array_map(fn (string $word): string => preg_quote($word, '/'), $words);
+
+        return self::DENIED.'\b'.implode('[\s-]+', $quoted).'(?:e?s)?\b';
     }
 
     /** Of a narrower option those that it does not share with the broader one. */

@@ -27,7 +27,8 @@ final class YesNoReader implements LeadReader
 
     public function reads(AskedItem $item): bool
     {
-        return $item->type === ItemType::Choice && self::option($item, 'yes') !== null && self::option($item, 'no') !== null;
+        return $item->type === ItemType::Choice
+            && self::option($item, 'yes') !== null && self::option($item, 'no') !== null;
     }
 
     public function leads(AskedItem $item, Passages $paper): array
@@ -38,8 +39,8 @@ final class YesNoReader implements LeadReader
             $isDenied = Traps::isCited($ranked->passage) ? null : self::isDenied($ranked->passage, $asked);
             if ($isDenied !== null) {
                 $told = $isDenied ? 'no' : 'yes';
-                $score = 0.8 + $ranked->score;
-                $leads[] = Lead::from($ranked->passage, (string) self::option($item, $told), $score, "the passage says {$told}");
+                $value = (string) self::option($item, $told);
+                $leads[] = Lead::from($ranked->passage, $value, 0.8 + $ranked->score, "the passage says {$told}");
             }
         }
 
