@@ -155,7 +155,7 @@ final readonly class Forest
 
     public function height(): float
     {
-        return $this->bottom() + 3.6 * $this->draw->size + self::EDGE;
+        return $this->bottom() + ($this->judgedBy === '' ? 3.6 : 5.1) * $this->draw->size + self::EDGE;
     }
 
     /** The middle of a line. */
@@ -311,8 +311,9 @@ final readonly class Forest
             );
         }
         if ($this->judgedBy !== '') {
-            $words = Words::cut($draw, "Discs: {$this->judgedBy}, the fuller the worse", $this->left() - self::EDGE - 24);
-            $draw->text(self::EDGE, $bottom + 1.3 * $draw->size, $words, ['opacity' => 0.8]);
+            $room = $this->right() - self::EDGE;
+            $words = Words::cut($draw, "Discs: {$this->judgedBy}, the fuller the worse", $room);
+            $draw->text(self::EDGE, $bottom + 4.4 * $draw->size, $words, ['opacity' => 0.8]);
         }
         if ($this->nothing !== null) {
             $x = $this->x($this->nothing);

@@ -9,6 +9,7 @@ use WaryHeron\Core\Synthesis\Plot\Axis;
 use WaryHeron\Core\Synthesis\Plot\BubblePlot;
 use WaryHeron\Core\Synthesis\Plot\Disc;
 use WaryHeron\Core\Synthesis\Plot\Drawing;
+use WaryHeron\Core\Synthesis\Plot\Favours;
 use WaryHeron\Core\Synthesis\Plot\Forest;
 use WaryHeron\Core\Synthesis\Plot\ForestLine;
 use WaryHeron\Core\Synthesis\Plot\Funnel;
@@ -178,6 +179,54 @@ it('writes what belongs to a line on its line, and rules it off where it should'
     same(each(Drawn::at($svg, "//s:line[@opacity='0.6']"), 'y1'), [$forest->y(8) - 0.5 * 13 * 1.95], 0.011);
     $bold = array_map(strval(...), Drawn::at($svg, "//s:text[@font-weight='bold']"));
     expect($bold)->toBe(['Wards', 'All', 'shown'])->and(Drawn::at($svg, "//s:g[@class='plot-row']"))->toHaveCount(7);
+});
+
+it('heads its columns, names both directions at their sides of nothing, and says in words what it shows', function (string $judgedBy) {
+    $lines = [
+        ForestLine::head('Wards'),
+        ForestLine::study('Amsel', ['3/9', '4/8'], new PointEstimate(-0.4, -0.8, 0.0), '0.67 (0.45–1.00)', 4.0),
+        ForestLine::words('Q 0.1'),
+        ForestLine::pooled('All', new PointEstimate(-0.4, -0.8, 0.0), '0.67 (0.45–1.00)'),
+    ];
+    $forest = new Forest($lines, ['Lamps', 'Usual'], 'RR', true, 0.0, new Favours('fewer', 'more'), $judgedBy);
+    $svg = $forest->svg('Forest');
+    $text = fn (string $said): array => array_values(array_filter(Drawn::at($svg, '//s:text'), fn ($one): bool => (string) $one === $said));
+    $x = fn (string $said): float => (float) $text($said)[0]['x'];
+    expect($x('Study'))->toBe(12.0)->toBe($x('Amsel'))->toBe($x('Wards'))
+        ->and($x('Lamps'))->toBe($x('3/9'))->toBeGreaterThan($x('Study'))
+        ->and($x('Usual'))->toBe($x('4/8'))->toBeGreaterThan($x('Lamps'))
+        ->and([(string) $text('RR (95% CI)')[0]['text-anchor'], $x('RR (95% CI)')])->toBe(['end', $x('0.67 (0.45–1.00)')])
+        ->and((float) $text('Study')[0]['y'])->toBe(25.0);
+    [$left, $right] = [$text('← fewer')[0], $text('more →')[0]];
+    same([(float) $left['x'], (float) $right['x']], [$forest->x(0.0) - 8, $forest->x(0.0) + 8], 0.011);
+    expect([(string) $left['text-anchor'], (string) $right['text-anchor']])->toBe(['end', ''])->and((string) $left['y'])->toBe((string) $right['y']);
+    // ticks stand beneath their lines, which run over all rows
+    $ticks = array_values(array_filter(Drawn::at($svg, "//s:text[@text-anchor='middle']"), fn ($one): bool => is_numeric((string) $one)));
+    $grid = Drawn::at($svg, "//s:line[@stroke-dasharray='2 3']");
+    expect(each($grid, 'x1'))->toBe(each($ticks, 'x'))->toBe(each($grid, 'x2'))
+        ->and(array_unique(each($grid, 'y1')))->toBe([round($forest->y(0) - 0.975 * 13, 2)])
+        ->and(array_unique(each($grid, 'y2')))->toBe([round($forest->y(3) + 0.975 * 13, 2)])
+        ->and((float) $ticks[0]['y'])->toBe(round($forest->y(3) + 0.975 * 13 + 1.3 * 13, 2))
+        ->and((float) $left['y'])->toBeGreaterThan((float) $ticks[0]['y']);
+    $rule = Drawn::at($svg, "//s:line[@opacity='0.3']")[0];
+    same([(float) $rule['x1'], (float) $rule['x2'], (float) $rule['y1'], (float) $rule['y2']], [12.0, $x('RR (95% CI)'), 34.1, 34.1], 0.011);
+    expect((string) Drawn::at($svg, '//s:desc')[0])->toBe(
+        'RR with 95% intervals. '.($judgedBy === '' ? '' : "Marks: {$judgedBy}, the fuller the worse. ").
+        'Wards; Amsel 0.67 (0.45–1.00); All 0.67 (0.45–1.00).',
+    )->and(count($text('Discs: bias, the fuller the worse')))->toBe($judgedBy === '' ? 0 : 1);
+    $none = (new Forest($lines, ['Lamps', 'Usual'], 'RR', true, 0.0))->svg('Forest');
+    expect($none)->not->toContain('←')->not->toContain('→');
+})->with(['', 'bias']);
+
+it('sets many lines smaller, gives long names no more than their room, and short ones some', function () {
+    $study = fn (string $name): ForestLine => ForestLine::study($name, [], new PointEstimate(0.1, 0.0, 0.2), '', 1.0);
+    $plot = fn (int $count, string $name): Forest => new Forest(array_fill(0, $count, $study($name)), [], 'MD', false, null);
+    // from the edge over the name to the gap before the plot
+    expect($plot(3, 'A')->left())->toBe(12.0 + 60 + 14)->and($plot(3, str_repeat('A', 90))->left())->toBe(12.0 + 220 + 14)
+        ->and(round($plot(70, 'A')->y(1) - $plot(70, 'A')->y(0), 6))->toBe(round(13 * 1.95, 6))
+        ->and(round($plot(71, 'A')->y(1) - $plot(71, 'A')->y(0), 6))->toBe(round(11 * 1.55, 6))
+        ->and($plot(70, 'A')->svg('x'))->toContain('font-size="13"')->and($plot(71, 'A')->svg('x'))->toContain('font-size="11"')
+        ->and($plot(3, 'A')->half(0.0))->toBe(1.5)->and($plot(3, 'A')->half(1.0))->toBe(6.5);
 });
 
 it('leads from a study to where it is, and marks the one that is chosen', function () {
