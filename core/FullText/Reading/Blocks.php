@@ -14,9 +14,6 @@ final class Blocks
 
     private const APART = 2.5;
 
-    /** So many rows above a line tell its columns. */
-    private const TELLING = 40;
-
     private const CAPTION = '/^(?:table|figure|fig\.|box|scheme|panel)\s*[\dS]/iu';
 
     /** @var list<Block> */
@@ -34,12 +31,18 @@ final class Blocks
     /** @var list<TableRow> rows of the table that is open */
     private array $table = [];
 
+    private TableColumns $columns;
+
+    /** The first line that has not been parted by them. */
+    private int $parted = 0;
+
     /** @param  array<int, Line>  $lines  from 0 on, without gaps */
     private function __construct(
         private array $lines,
         private readonly float $size,
         private readonly Hyphens $hyphens,
     ) {
+        $this->columns = TableColumns::none();
     }
 
     /**
@@ -67,6 +70,10 @@ final class Blocks
             if ($row !== null) {
                 $this->close();
                 $this->table[] = $row;
+                $columns = $this->columns->with($row);
+                // by other columns the lines that follow are parted once more
+                $this->parted = $columns->count() === $this->columns->count() ? $this->parted : 0;
+                $this->columns = $columns;
                 $i += $row->lines() - 1;
 
                 continue;
@@ -99,9 +106,10 @@ final class Blocks
     /** The next lines of an open table, where its columns are. */
     private function part(int $at): void
     {
-        $columns = TableColumns::of(array_slice($this->table, -self::TELLING));
-        for ($i = $at; $columns !== null && $i < $at + self::ROW && $this->isNextTo($i); $i++) {
-            $this->lines[$i] = $columns->line($this->lines[$i]);
+        $areTold = $this->columns->areTold();
+        for ($i = max($at, $this->parted); $areTold && $i < $at + self::ROW && $this->isNextTo($i); $i++) {
+            $this->lines[$i] = $this->columns->line($this->lines[$i]);
+            $this->parted = $i + 1;
         }
     }
 
@@ -144,9 +152,9 @@ final class Blocks
 
     private function closeTable(): void
     {
-        $columns = TableColumns::of($this->table);
+        $areTold = $this->columns->areTold();
         foreach ($this->table as $row) {
-            $cells = $this->texts($row, $columns?->cells($row));
+            $cells = $this->texts($row, $areTold ? $this->columns->cells($row) : null);
             $this->blocks[] = new Block(
                 BlockKind::Row,
                 implode(' ', array_filter($cells, fn (string $cell): bool => $cell !== '')),
@@ -157,6 +165,7 @@ final class Blocks
             );
         }
         $this->table = [];
+        $this->columns = TableColumns::none();
     }
 
     /**

@@ -17,39 +17,62 @@ final readonly class TableColumns
 
     private const BLANK = 0.25;
 
-    /** @param  non-empty-list<array{float, float}>  $spans  left and right ends of the columns */
-    private function __construct(private array $spans)
+    /**
+     * @param  list<array{float, float}>  $spans  left and right ends of the columns
+     * @param  int  $rows  how many have them all
+     */
+    private function __construct(private array $spans, private int $rows)
     {
     }
 
-    /**
-     * @param  list<TableRow>  $rows  that stand beneath each other
-     * @return ?self null where they do not tell
-     */
-    public static function of(array $rows): ?self
+    public static function none(): self
     {
-        $most = max([0, ...array_map(fn (TableRow $row): int => count($row->cells()), $rows)]);
-        $fullest = array_filter($rows, fn (TableRow $row): bool => count($row->cells()) === $most);
-        if ($most < 2 || ($most === 2 && count($fullest) < 3)) {
-            return null;
-        }
-        $spans = [];
-        foreach ($fullest as $row) {
-            foreach ($row->cells() as $i => $lines) {
-                foreach ($lines as $line) {
-                    [$left, $right] = $spans[$i] ?? [INF, -INF];
-                    $spans[$i] = [min($left, $line->left), max($right, $line->right)];
-                }
-            }
-        }
-        $spans = array_values($spans);
-        foreach ($spans as $i => [$left]) {
-            if ($i > 0 && $left <= $spans[$i - 1][1]) {
-                return null;
+        return new self([], 0);
+    }
+
+    /** With what another row of the table tells of them: those with fewer cells tell nothing. */
+    public function with(TableRow $row): self
+    {
+        $spans = array_map(self::span(...), $row->cells());
+
+        return match (count($spans) <=> count($this->spans)) {
+            1 => new self($spans, 1),
+            0 => new self(array_map(
+                fn (array $one, array $other): array => [min($one[0], $other[0]), max($one[1], $other[1])],
+                $this->spans,
+                $spans,
+            ), $this->rows + 1),
+            -1 => $this,
+        };
+    }
+
+    public function count(): int
+    {
+        return count($this->spans);
+    }
+
+    /** Whether they can be told apart; two may be there by chance, unless several rows have them. */
+    public function areTold(): bool
+    {
+        foreach ($this->spans as $i => [$left]) {
+            if ($i > 0 && $left <= $this->spans[$i - 1][1]) {
+                return false;
             }
         }
 
-        return $spans === [] ? null : new self($spans);
+        return count($this->spans) > 2 || (count($this->spans) === 2 && $this->rows > 2);
+    }
+
+    /**
+     * @param  non-empty-list<Line>  $lines  of a cell
+     * @return array{float, float}
+     */
+    private static function span(array $lines): array
+    {
+        return [
+            min(array_map(fn (Line $line): float => $line->left, $lines)),
+            max(array_map(fn (Line $line): float => $line->right, $lines)),
+        ];
     }
 
     /**
@@ -143,8 +166,9 @@ final readonly class TableColumns
         }
         $middle = ($words[$at]->left + $words[$at]->right) / 2;
         $away = array_map(fn (array $span): float => min(abs($middle - $span[0]), abs($middle - $span[1])), $this->spans);
+        asort($away);
 
-        return (int) array_search(min($away), $away, true);
+        return (int) array_key_first($away);
     }
 
     /**
