@@ -26,6 +26,6 @@ final class Words
     {
         $fits = max(6, (int) floor($width / $draw->widthOf('x')));
 
-        return mb_strlen($text) > $fits ? mb_substr($text, 0, $fits - 1).'…' : $text;
+        return mb_strlen($text) > $fits ? rtrim(mb_substr($text, 0, $fits - 1)).'…' : $text;
     }
 }
