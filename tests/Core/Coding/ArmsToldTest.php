@@ -38,6 +38,12 @@ it('tells what was tested from what it was compared with', function (
     ['Dim red light served as placebo.', null, 'Dim red light'],
     ['In the comparison homes nothing was changed.', null, 'nothing was changed'],
     ['Unexposed workers were clerks of the same firm.', null, 'clerks'],
+    ['Paramedics were randomised to a rest break of 20 minutes or no break.', 'rest break', 'no break'],
+    ['We evaluated early rounds against usual rounds on twelve wards.', 'early rounds', 'usual rounds', 'Abstract'],
+    ['Residents were randomised to gardening in groups of six or to usual activities.', 'gardening', 'usual activities'],
+    ['To test whether lessons outdoors, compared with lessons indoors, improve attention.', 'lessons outdoors', 'lessons indoors', 'Abstract'],
+    ['Stations in the control arm kept their roster.', null, 'kept their roster'],
+    ['The other classes stayed indoors.', null, 'stayed indoors'],
 ]);
 
 it('sets apart what is set against something else', function (string $said, ?string $tested, ?string $compared) {

@@ -48,6 +48,21 @@ it('finds how long it went on however it is put', function (string $said, ?strin
     ['Patients were interviewed 6 months after discharge.', null],
     ['Mean (SD) follow-up was 26 (8) months.', '26'],
     ['Three-month treatment periods were separated by a one-month washout.', '3'],
+    ['Participants followed the plan for 12 weeks.', '12'],
+    ['The course took place over one month.', '1'],
+    ['Six months of weekly coaching were offered.', '6'],
+    ['Each condition was kept for two weeks, with one week between them.', '2'],
+    ['Recruits were observed for their first year of service.', null],
+    ['The average follow-up was 3.2 years.', '3.2'],
+    ['The questionnaire took 15 minutes.', null],
+    ['Data were collected during January 2015.', null],
+    ['The 10-day regimen was repeated once.', '10'],
+    ['Gardening took place twice a week for ten weeks.', '10'],
+    ['The lessons ran for one school term of 14 weeks.', '14'],
+    ['The intervention period was from May to July, 12 weeks in all.', '12'],
+    ['Workers were followed up for a median of 4.5 years.', '4.5'],
+    ['Tests were taken 2 weeks before the course.', null],
+    ['A three-week baseline was followed by six weeks of gardening.', '6'],
 ]);
 
 it('finds an estimate and a p value however they are put', function (string $said, ?string $estimate, ?string $p) {
@@ -92,6 +107,8 @@ it('finds where a trial is registered however it is put', function (string $said
     ['Grant number NCH-2012-44; ethics 2012/45.', null],
     ['PACTR201501000999 was given by the African register.', 'PACTR201501000999'],
     ['CTRI/2018/01/011234 is the number in India’s register.', 'CTRI/2018/01/011234'],
+    ['Trial registration number ACTRN12611000123456.', 'ACTRN12611000123456'],
+    ['(Registered: DRKS00012345, 3 March 2017)', 'DRKS00012345'],
 ]);
 
 it('finds the country of a study however it is put', function (string $heading, string $said, ?string $country) {
@@ -436,6 +453,18 @@ it('finds an estimate of a comparison, and no other number with an interval', fu
     ['Lamps cut falls by 38% (RR 0.62).', 'RR 0.62'],
     'a standardised difference, which is not asked for' => ['The standardised mean difference was −0.42 (−0.71 to −0.13).', null],
     'a ratio of rates where others are asked for' => ['The incidence rate ratio was 0.71 (95% CI 0.55 to 0.92).', null],
+    ['The adjusted difference in means was 2.1 (95% CI 0.4 to 3.8).', 'MD 2.1 (0.4 to 3.8)'],
+    ['Early rounds reduced stay by 1.2 days (95% CI 0.3–2.1, p = 0.01).', 'MD 1.2 (0.3 to 2.1)'],
+    ['The relative risk was 0.74 (95% CI: 0.58, 0.95).', 'RR 0.74 (0.58 to 0.95)'],
+    ['aOR 1.8 (95% CI 1.1-2.9)', 'OR 1.8 (1.1 to 2.9)'],
+    ['Hazard of leaving fell by a third (HR 0.67; CI95% 0.50–0.90).', 'HR 0.67 (0.50 to 0.90)'],
+    ['The risk was 12.1% against 18.4% (risk difference −6.3 percentage points, 95% CI −11.9 to −0.7).', 'RD -6.3 (-11.9 to -0.7)'],
+    ['Mean scores were 12.4 (95% CI 11.0 to 13.8) and 14.1 (95% CI 12.7 to 15.5).', null],
+    ['The score was 3.2 points higher in the garden group (95% CI 0.9 to 5.5).', 'MD 3.2 (0.9 to 5.5)'],
+    ['Compared with usual care, gardening improved mood (difference 3.2, 95% CI 0.9–5.5).', 'MD 3.2 (0.9 to 5.5)'],
+    ['The odds ratio of sick leave was 1.36 (95 % confidence interval 1.10 to 1.68).', 'OR 1.36 (1.10 to 1.68)'],
+    ['The adjusted hazard ratio per year was 1.02 (95% CI 1.00–1.04).', 'HR 1.02 (1.00 to 1.04)'],
+    ['Classes gained 4.1 points on average (95% CI 2.2 to 6.0).', 'MD 4.1 (2.2 to 6.0)'],
 ]);
 
 it('finds a p value by itself', function (string $said, ?string $p) {
@@ -453,6 +482,11 @@ it('finds a p value by itself', function (string $said, ?string $p) {
     ['Sleep was longer with lamps (p < 0.01).', '<0.01'],
     ['Differences were not significant (p > 0.05).', '>0.05'],
     'of a trend' => ['Risk rose with each year; the P value for trend was 0.03.', null],
+    ['Stay was shorter with early rounds (P = .011).', '0.011'],
+    ['The groups differed (F(1,102) = 6.7, p = 0.011, partial eta squared 0.06).', '0.011'],
+    ['There was no difference (p=0.62).', '0.62'],
+    ['Mood improved more with gardening (P = 0.007 by the mixed model).', '0.007'],
+    ['p was 0.007.', '0.007'],
 ]);
 
 it('finds who paid, and who says nothing of it', function (string $said, ?string $holds) {
@@ -471,6 +505,10 @@ it('finds who paid, and who says nothing of it', function (string $said, ?string
     ['This study was made possible by a gift from the Brook family.', 'Brook family'],
     ['Sponsor: University of Aldermoor.', 'University of Aldermoor'],
     ['Unfunded.', 'none'],
+    ['This research was funded by a grant of the Council for Ambulance Work.', 'Council for Ambulance Work'],
+    ['No funding.', 'none'],
+    ['Financed by the municipality of Aldermoor and the Garden Fund.', 'municipality of Aldermoor'],
+    ['The authors received no money for this work.', 'none'],
 ]);
 
 it('finds whether somebody has interests', function (string $said, ?string $interests) {
@@ -491,4 +529,8 @@ it('finds whether somebody has interests', function (string $said, ?string $inte
     ['All authors completed the disclosure form and declare: no support from any organisation.', 'none declared'],
     ['KB is married to the director of Lampworks.', 'declared'],
     ['See the online supplement.', null],
+    ['MH works for the maker of the device.', 'declared'],
+    ['The authors have nothing to disclose.', 'none declared'],
+    ['None of the authors has a conflict of interest.', 'none declared'],
+    ['LB receives royalties for the manual.', 'declared'],
 ]);

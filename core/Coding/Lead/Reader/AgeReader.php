@@ -30,6 +30,7 @@ final class AgeReader implements LeadReader
         '\baveraged\s+'.self::NUMBER.' years? (?:old|of age)' => 1.4,
         '\b(?i:average|typical) \p{L}+ was '.self::NUMBER.' years? (?:old|of age)' => 1.4,
         '\b[Aa]ges?(?: in years)? ranged[^.;]{0,50}\b(?:mean|average)(?: of)? '.self::NUMBER => 1.5,
+        '(?:\b(?i:mean|average) age\s*(?:\([^()\d]*\))?|\bAge(?: in years)?)\s*[:=]\s*'.self::NUMBER => 1.4,
         '\bM\s*=\s*'.self::NUMBER.'\s*years?\b' => 1.4,
         '\b(?:age|old)\b[^.]{0,40}?\bthe (?:mean|average) (?:was|being) '.self::NUMBER => 1.3,
         '\b[Aa]ge\b[^.;\d]{0,12}(\d{1,3}[.·]\d+)\s*[(\[]\d{1,2}(?:[.·]\d+)?[)\]]' => 1.3,
@@ -39,7 +40,7 @@ final class AgeReader implements LeadReader
         '(?i:mean|average)\s+(?:\p{L}+\s+){0,2}age\b[^.;()\d]{0,50}?'.self::NUMBER => 1.6,
         '\b[Mm]\s*age\s*=?\s*'.self::NUMBER => 1.5,
         '\b[Aa]ge\b[^.;\d]{0,12}\(?(?:mean|average|M)\b[^\d.;]{0,12}'.self::NUMBER => 1.4,
-        '\b(?:on average|average|mean)\s+'.self::NUMBER.'\s*years?\b(?:\s*(?:old|of age))?' => 1.2,
+        '\b(?:on average,?|average|mean)\s+'.self::NUMBER.'\s*years?\b(?:\s*(?:old|of age))?' => 1.2,
         '\b[Aa]ged?\s+(?:on average\s+|a mean of\s+)?'.self::NUMBER.'\s*(?:years?)?\s*\((?:SD|±|s\.d\.)' => 1.3,
         '\b(?:were|was)\s+(?:on average\s+)'.self::NUMBER.'\s*years? old' => 1.3,
         self::NUMBER.'\s*(?:\(SD [\d.]+\)\s*)?years?\s*(?:old|of age)?\s*(?:on average|\(mean)' => 1.2,
@@ -99,13 +100,15 @@ final class AgeReader implements LeadReader
 
         $ofThings = '/\b(?:wards?|buildings?|hospitals?|schools?|houses|homes|lamps|scales?) (?:was|were|averaged)\b/iu';
 
+        $ofEach = '/'.self::NUMBER.' years?,? and [^.;\d]{1,40} of '.self::NUMBER.' years/iu';
         $number = preg_quote($value, '/');
-        $isOfOthers = '/'.$number.'(?:\s*\([^()]*\))?(?:\s*(?:months?|weeks?|days?)\b|\s*years?\s+(?:older|younger)\b)'.
+        $isOfOthers = '/'.$number.'(?:\s*\([^()]*\))?(?:\s*(?:months?|weeks?|days?)\b|\s*years?\s+(?:older|younger)\b)|'.
+            '\b(?:taught|worked|served|been|lived|smoked) (?:\p{L}+ )?for '.$number.'\b'.
             '|\b(?:controls|cases)\s*\([^()]*'.$number.'/iu';
-        $atEvent = '/\b(?:at|of) (?:the )?(?:first )?(?:diagnosis|onset|menopause|retirement|death|marriage|birth)\b/iu';
+        $atEvent = '/\bat which\b|\b(?:at|of) (?:the )?(?:first )?(?:diagnosis|onset|menopause|retirement|death|marriage|birth)\b/iu';
 
         return $isMedian || preg_match($ofThings, $text) === 1 || preg_match($ofTwo, $text) === 1
-            || preg_match($isOfOthers, $text) === 1 || preg_match($atEvent, $told) === 1;
+            || preg_match($ofEach, $text) === 1 || preg_match($isOfOthers, $text) === 1 || preg_match($atEvent, $told) === 1;
     }
 
     /** “45 (38–52)”: the number before two others is a median, unless it is called a mean. */

@@ -34,7 +34,7 @@ final class ArmReader implements LeadReader
     private const COMPARED = [
         '\b(?:control|comparison|reference|waiting[ -]list|usual[ -]care|unexposed|placebo|other)\s+(?:group|arm|wards?|schools?|condition|homes?|units?|participants|period|lamps?)\b[^.]{0,40}\b(?:received|was|were|got|had|used|wore|sat|worked|continued|kept|did|spent|remained)\b' => 1.6,
         '\b(?:placebo|sham|comparator|comparison|control)(?: \p{L}+)? (?:contained|consisted|was|were|is)\b' => 1.4,
-        '\bthe other (?:group|half|arm|condition)\b' => 1.1,
+        '\bthe other (?:group|half|arm|condition|wards|schools|classes|homes)\b' => 1.1,
         '\b(?:usual (?:care|practice|lighting|treatment|teaching)|waiting list|placebo|sham|no (?:intervention|treatment|nap)|care as usual|standard care)\b' => 1.1,
         '\b(?:compared|comparison) (?:with|to|was)\b|\bversus\b|\brather than\b|\bor to\b|\bagainst\b|\bor (?:usual|unchanged|no|a|the)\b' => 0.8,
         '\b(?:controls?|unexposed|reference (?:group|category)|never|before the (?:change|course|intervention)|old)\b' => 0.5,

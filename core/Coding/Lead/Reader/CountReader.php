@@ -31,7 +31,9 @@ final class CountReader implements LeadReader
         '(?:were |was )?(?:enrolled|recruited|included in the (?:study|trial|cohort)|entered (?:the|into)|registered at baseline)' => 1.2,
         '(?:agreed|consented|gave (?:written |informed )*consent|took part|participated|volunteered|accepted|joined)' => 0.9,
         '(?:responded|replied|returned|answered|filled in|completed (?:the|a) (?:questionnaire|survey|first|baseline))' => 0.9,
+        '(?:were|was) included(?=[.,;]|$)' => 1.0,
         '(?:were |was )?interviewed' => 0.9,
+        'interviews? (?:were |was )?(?:conducted|held|carried out|done) with' => 0.9,
         '(?:questionnaires?|answers|replies|forms) (?:came back|were returned|were received|came) from' => 1.0,
         'we (?:then |first )?(?:randomly )?(?:randomi[sz]ed|assigned|allocated|recruited|enrolled|included)' => 1.3,
         '(?:began|started|entered) (?:the )?(?:study|trial|programme|treatment|course)' => 1.0,
@@ -39,7 +41,7 @@ final class CountReader implements LeadReader
     ];
 
     private const ANALYSED = [
-        '(?:contributed|provided data|gave data|entered|went|were entered) (?:to|into|in|for) the (?:\p{L}+ ){0,2}analys[ei]s' => 1.8,
+        '(?:contributed|provided (?:\p{L}+ )?data|gave data|entered|went|were entered) (?:to|into|in|for) the (?:\p{L}+ ){0,2}analys[ei]s' => 1.8,
         '(?:were |was |are )?(?:included|retained|kept|left|available|used) (?:in|for) (?:the |our )?(?:\p{L}+[ -]){0,3}analys[ei]s' => 1.7,
         '(?:were |was )?analy[sz]ed' => 1.4,
         '(?:analys[ei]s|results?|figures) (?:therefore |thus |then |here )?(?:rests? on|includ\w+|compris\w+|(?:is|was|are|were) based on|concern\w*|covers?) (?:the |all )?' => 1.7,
@@ -52,7 +54,7 @@ final class CountReader implements LeadReader
         '(?:leaving|leaves|which leaves|were left(?: for)?|there remained|remained|remaining)' => 0.9,
         'completed(?=[.;,]|$)' => 0.9,
         '(?:completed (?:both|all|the (?:study|trial|follow|programme|second|final|course)|follow)|completers)' => 1.0,
-        '(?:(?:with |had |have |provided |gave )?(?:complete|paired|valid|full|usable|primary outcome) (?:data|records?|pairs|measurements?|sets)|outcome (?:data )?(?:was|were) (?:known|available|obtained|measured))' => 1.1,
+        '(?:(?:with |had |have |provided |gave )?(?:complete|paired|valid|full|usable|(?:primary )?outcome) (?:data|records?|pairs|measurements?|sets)|outcome (?:data )?(?:was|were) (?:known|available|obtained|measured))' => 1.1,
         '(?:were |was )?(?:assessed|measured|followed up|seen|tested) (?:both |again |at (?:the end|\p{L}+ (?:weeks|months)|follow))' => 1.0,
     ];
 
@@ -377,7 +379,8 @@ final class CountReader implements LeadReader
         $leads = [];
         foreach (People::counts(self::withoutBrackets($passage->text)) as $count) {
             $isFirst = trim(substr($passage->text, 0, $count->at)) === '';
-            if ($count->person && preg_match(self::DENIED, substr($passage->text, $count->at, 80)) !== 1) {
+            $isOfThose = preg_match('/\d (?:out )?of (?:the )?$/u', substr($passage->text, 0, $count->at)) === 1;
+            if ($count->person && ! $isOfThose && preg_match(self::DENIED, substr($passage->text, $count->at, 80)) !== 1) {
                 $few = $count->value < 12 ? 0.5 : 0.0;
                 $score = 1.0 + Traps::trust($passage->section) + ($isFirst ? 0.3 : 0.0) - $few;
                 $leads[] = Lead::from($passage, Figures::told($count->value), $score, 'so many people are spoken of');

@@ -121,7 +121,7 @@ final class DurationReader implements LeadReader
     {
         $before = mb_scrub(substr($text, 0, $at), 'UTF-8');
         $after = mb_scrub(substr($text, $at + $length, 30), 'UTF-8');
-        $phase = '(?:run-?in|wash-?out|training|screening|recruitment)';
+        $phase = '(?:run-?in|wash-?out|baseline|training|screening|recruitment)';
         $isSpan = preg_match('/\b(?:for|of|over|during|throughout|lasted)\s(?:the (?:first )?)?$/iu', $before) === 1;
 
         return match (true) {

@@ -18,7 +18,7 @@ final class EstimateReader implements LeadReader
 {
     private const NUMBER = '([−–-]?\s?\d{0,4}(?:[.·]\d+)?\d)';
 
-    private const INTERVAL = '/(?:95\s*(?:%|per cent)\s*(?:CI|C\.I\.|confidence (?:interval|limits?))|\bCI\b|confidence (?:interval|limits?))(?:\s*[(\[]CI[)\]])?(?:\s*95\s*%)?\s*[:,=]?\s*(?:from|of|was|were)?\s*[(\[]?\s*([−–-]?\d+(?:[.·]\d+)?)\s*%?\s*(?:to|,|;|and|–|-|−)\s*([−–-]?\d+(?:[.·]\d+)?)/iu';
+    private const INTERVAL = '/(?:95\s*(?:%|per cent)\s*(?:CI|C\.I\.|confidence (?:interval|limits?))|\bCI(?=\b|95)|confidence (?:interval|limits?))(?:\s*[(\[]CI[)\]])?(?:\s*95\s*%)?\s*[:,=]?\s*(?:from|of|was|were)?\s*[(\[]?\s*([−–-]?\d+(?:[.·]\d+)?)\s*%?\s*(?:to|,|;|and|–|-|−)\s*([−–-]?\d+(?:[.·]\d+)?)/iu';
 
     /** Limits in brackets after a number, where it is called a difference or a ratio. */
     private const BRACKETED = '/((?:\bstandardi[sz]ed mean )?\b(?:differences?|ratio|OR|RR|HR|IRR|MD)\b[^.;()]{0,50}\d[^;()]{0,15})[(\[]\s*([−–-]?\d+(?:[.·]\d+)?)\s*(?:to|,|;|–)\s*([−–-]?\d+(?:[.·]\d+)?)\s*[)\]]/u';

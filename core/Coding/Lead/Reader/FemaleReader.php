@@ -109,7 +109,7 @@ final class FemaleReader implements LeadReader
     private static function shareOf(string $who): array
     {
         $percent = '('.Figures::PATTERN.')\s*(?:%|per cent|percent)';
-        $people = '(?:of (?:them|whom|the \p{L}+|participants|those) )?(?:were |was |'.
+        $people = '(?:of (?:the )?\p{L}+ )?(?:were |was |'.
             'are )?(?:of them )?(?:identified (?:themselves )?as )?';
 
         return [

@@ -12,7 +12,7 @@ final class GroupsTogether
 {
     private const NUMBER = '('.Figures::PATTERN.')';
 
-    private const GIVEN = '(?:assigned|allocated|randomi[sz]ed|allotted)';
+    private const GIVEN = '(?:assigned|allocated|randomi[sz]ed|allotted|(?:randomi[sz]ation|allocation):)';
 
     private const SHARED = '/\b'.self::GIVEN.'\b[^.;]{0,80}\bto\b[^.;]*\band\b[^.;]*\bto\b/iu';
 

@@ -16,7 +16,7 @@ use WaryHeron\Core\Coding\Lead\Passages;
 final class PValueReader implements LeadReader
 {
     private const P = '/\b[Pp](?:\s*(?:-?values?)?\s*(?:for (?!trend|interaction|heterogen)[\p{L} -]+?)?\s*(?:was |of )?([=<>≤]|less than|below)'.
-        '|[\s-]values?(?: for (?!trend|interaction|heterogen)[\p{L} -]+?)?(?: was| of| being|:)?\s*)\s*(0?[.·]\d+)/u';
+        '|[\s-](?:was|values?)(?: for (?!trend|interaction|heterogen)[\p{L} -]+?)?(?: was| of| being|:)?\s*)\s*(0?[.·]\d+)/u';
 
     /** What was chosen in advance is no result. */
     private const LEVEL = '\balpha\b|level of significance|considered (?:statistically )?significant|significance (?:level|was set)'.
