@@ -5,6 +5,7 @@ namespace Tests\Core\Coding\ArmsTold;
 use Tests\Core\Coding\SmallPaper;
 use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
 use WaryHeron\Core\Coding\Lead\Asked\ItemType;
+use WaryHeron\Core\Coding\Lead\LeadEngine;
 use WaryHeron\Core\Coding\Lead\Reader\Contrast;
 
 it('tells what was tested from what it was compared with', function (
@@ -57,4 +58,22 @@ it('sets apart what is set against something else', function (string $said, ?str
     'groups' => ['The groups were compared with each other.', null, null],
     'tests' => ['Paired data were compared with the t test.', null, null],
     'what people were told' => ['They knew that two tints were compared and were not told which was expected to work.', null, null],
+]);
+
+it('takes the time before for what is compared, and people for no comparator, as a design has it', function (string $methods, ?string $compared) {
+    $paper = SmallPaper::of('Methods', $methods);
+    $comparator = new AskedItem('comparator', 'Comparator', ItemType::Text);
+    expect((new LeadEngine())->lead($comparator, $paper)?->value)->toBe($compared);
+})->with([
+    'before and after' => ['Errors were compared in this before-after study. Calls were counted before the room was opened, and after it.', 'before the room was opened'],
+    'cases and controls' => ['This was a matched case-control study. Two controls were drawn for each case.', null],
+]);
+
+it('knows a place from what is named in passing', function (string $methods, ?string $holds) {
+    $setting = SmallPaper::answer(new AskedItem('setting', 'Setting', ItemType::Text), 'Methods', $methods);
+    expect($holds === null ? $setting : str_contains((string) $setting, $holds))->toBe($holds === null ? null : true);
+})->with([
+    ['Pupils in classes were treated by multilevel regression. Eighteen primary schools agreed to take part.', 'Eighteen primary schools'],
+    ['Interviews were held in a quiet room. Nurses of two county hospitals were asked.', 'two county hospitals'],
+    ['Setting: 16 care homes. The order was drawn by a computer of the university.', '16 care homes'],
 ]);

@@ -48,19 +48,34 @@ final class ArmReader implements LeadReader
     public function leads(AskedItem $item, Passages $paper): array
     {
         $isControl = $this->role($item) === 'comparator';
-        if ($isControl && DesignReader::kind($paper) === 'qualitative') {
+        $kind = $isControl ? DesignReader::kind($paper) : null;
+        if ($kind === 'qualitative') {
             return [];
         }
         $leads = [];
         foreach ($paper->told() as $passage) {
-            $lead = self::mayTell($passage) ? $this->lead($passage, $isControl) : null;
-            array_push($leads, ...array_filter([$lead, self::contrasted($passage, $isControl)]));
+            // the controls of a case-control study are people, not what they are compared in
+            $isOfPeople = $kind === 'case-control' && $passage->has('\bcontrols?\b');
+            $lead = self::mayTell($passage) && ! $isOfPeople ? $this->lead($passage, $isControl) : null;
+            $before = $kind === 'before-after' ? self::before($passage) : null;
+            array_push($leads, ...array_filter([$lead, $before, self::contrasted($passage, $isControl)]));
         }
         if (! $isControl && $paper->title() !== null) {
             $leads[] = self::ofTitle($paper->title(), $leads);
         }
 
         return $leads;
+    }
+
+    /** “Before the room was opened”: the time before, where nothing else was compared. */
+    private static function before(Passage $passage): ?Lead
+    {
+        $before = '/\bbefore (?:the|this|our|any|it)\b[^.,;:()]{3,60}?(?=[.,;:()]|$| and\b)/iu';
+        if (! self::mayTell($passage) || preg_match($before, $passage->text, $found) !== 1) {
+            return null;
+        }
+
+        return Lead::from($passage, $found[0], 2.1 - $passage->number * 0.001, 'the time before');
     }
 
     /** What is set against something else in so many words, also where a paper says what it is for. */

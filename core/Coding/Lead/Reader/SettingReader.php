@@ -6,6 +6,7 @@ namespace WaryHeron\Core\Coding\Lead\Reader;
 
 use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
 use WaryHeron\Core\Coding\Lead\Asked\ItemType;
+use WaryHeron\Core\Coding\Lead\Figures;
 use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadReader;
 use WaryHeron\Core\Coding\Lead\Passage;
@@ -20,6 +21,9 @@ final class SettingReader implements LeadReader
     private const PLACE = '(?:hospitals?|wards?|schools?|universit\w+|colleges?|clinics?|nursing homes?|care homes?|homes?|laborator\w+|units?|centres?|centers?|departments?|practices|factor\w+|plants?|stations?|depots?|prisons?|compan\w+|offices?|communit\w+|villages?|districts?|services?|facilit\w+|sites?|ships?|ferries|ferry|mines?|mills?|\p{L}*yards?|farms?|hotels?|kitchens?|surger(?:y|ies)|barracks|class(?:es|rooms?)|airlines?|rooms?)';
 
     private const TOOK = '\b(?:took p(?:lace|art)|participated|was (?:done|carried out|conducted|held|set)|were (?:recruited|drawn|invited|enrolled|employed|conducted)|we (?:carried out|conducted|recruited|invited|studied|approached|enrolled|asked)|conducted (?:in|at|on)|recruited (?:from|in|at)|worked|works?|employed|setting|located|liv(?:ing|ed) in|attending|residents of|patients of|students (?:of|at)|nurses (?:of|on|at|in)|will take place|slept (?:in|at)|were (?:studied|taught|treated|asked|eligible)|agreed to take part|employees of|(?:patients|residents|pupils|students|workers|members|guards|staff|children|drivers) (?:of|on|at|in|from))\b';
+
+    /** How people were chosen, asked and reckoned with, where a place is named in passing. */
+    private const ELSE = '\b(?:regression|multilevel|adjust\w+|crossover|two-period|drawn at random|random numbers?|computer|envelopes?|interviews? (?:took place|were (?:held|conducted)))\b';
 
     public function reads(AskedItem $item): bool
     {
@@ -60,8 +64,13 @@ final class SettingReader implements LeadReader
             '\b(?:took place|was (?:done|carried out|conducted|set)|recruited (?:from|in|at)|setting)\b',
         );
 
+        $counts = $passage->has('(?:'.Figures::PATTERN.')(?: \p{L}+(?:-\p{L}+)*){0,3} '.self::PLACE.'\b');
+
         return 0.2 +
             ($took ? 0.8 : 0.0) +
+            ($counts ? 0.3 : 0.0) +
+            ($passage->has('^settings?\b') ? 0.8 : 0.0) -
+            ($passage->has(self::ELSE) ? 0.8 : 0.0) +
             ($isThere ? 0.6 : 0.0) +
             ($isPlain ? 0.4 : 0.0) +
             match ($passage->section) {
