@@ -16,8 +16,12 @@ final class Traps
     /** A month before a year is nobody. */
     private const AUTHOR = '(?!(?:Jan|Feb|Mar|Apr|May|June?|July?|Aug|Sep|Oct|Nov|Dec)(?:\p{Ll}*(?:uary|ch|il|ust|ber))?\b|(?:Spring|Summer|Autumn|Winter)\b)\p{Lu}[\p{L}’-]+';
 
+    /** “The trial in drivers by Holt”; what “was paid by” somebody is one's own. */
+    private const BY_ANOTHER = '\b(?:[Tt]he|[Aa]n?) (?:trial|study|survey) (?:in|of|among) '.
+        '(?:\([^()]*\)|(?!\b(?:was|were|is|are)\b)[^.;()]){0,80}\bby '.self::AUTHOR;
+
     /** An author and a year, or somebody's study: never one's own people. */
-    private const NAMED = '/\('.self::AUTHOR.'(?:(?:,| and| &) [^()]{0,60})?,?\s(?:19|20)\d\d|\b'.self::AUTHOR.'(?: et al\.?| and colleagues| (?:and|&) \p{Lu}[\p{L}’-]+)\s*\(?(?:19|20)\d\d|\bet al\b|\band colleagues\b|\b(?:trial|study|survey|work|that|those|report|review) (?:by|of) \p{Lu}[\p{L}’-]+(?: and \p{Lu}|[,;) ])|\b(?:Earlier|Previous|Former|Older) (?:\p{L}+ )?(?:work|studies|study|trials?|surveys?)\b/u';
+    private const NAMED = '/\('.self::AUTHOR.'(?:(?:,| and| &) [^()]{0,60})?,?\s(?:19|20)\d\d|\b'.self::AUTHOR.'(?: et al\.?| and colleagues| (?:and|&) \p{Lu}[\p{L}’-]+)\s*\(?(?:19|20)\d\d|\bet al\b|\band colleagues\b|'.self::BY_ANOTHER.'|\b(?:trial|study|survey|work|that|those|report|review) (?:by|of) \p{Lu}[\p{L}’-]+(?: and \p{Lu}|[,;) ])|\b(?:Earlier|Previous|Former|Older) (?:\p{L}+ )?(?:work|studies|study|trials?|surveys?)\b/u';
 
     /** In a letter without sections. */
     private const OTHERS = '/\bin (?:a|an|one|another) (?:\p{L}+ ){0,3}(?:study|trial|survey|experiment)\b|\b(?:the|an?) (?:only|best|largest|first|earlier) (?:\p{L}+ )?(?:study|trial|survey|experiment)\b|\bwe are aware of\b|\bfrom an earlier\b/iu';

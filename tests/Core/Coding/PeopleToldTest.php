@@ -168,6 +168,7 @@ it('finds how many were women however it is put', function (string $said, ?strin
     ['(71% female)', '71'],
     ["Variable | Garden (n=43) | Usual (n=43)\nWomen | 31 (72%) | 30 (70%)", '70.9'],
     ['Girls did better than boys in 71% of classes.', null],
+    ['A trial in drivers (120, of whom 9 were women) by Holt found nothing.', null],
 ]);
 
 it('finds how many were randomised or took part however it is put', function (string $said, ?string $count, string $heading = 'Results') {
@@ -290,6 +291,7 @@ it('finds how many were analysed however it is put', function (string $said, ?st
     ['Seven residents died before the end; the analysis includes the other 79.', '79'],
     ['In the final analysis, 79 residents were included.', '79'],
     ['All 86 residents were followed to the end and analysed.', '86'],
+    ['Twenty-four persons left before follow-up, so the primary analysis rests on 587 persons in 24 wards.', '587'],
 ]);
 
 it('reads decimals with commas, and quotes them as they are printed', function () {

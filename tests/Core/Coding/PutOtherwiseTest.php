@@ -465,6 +465,10 @@ it('finds an estimate of a comparison, and no other number with an interval', fu
     ['The odds ratio of sick leave was 1.36 (95 % confidence interval 1.10 to 1.68).', 'OR 1.36 (1.10 to 1.68)'],
     ['The adjusted hazard ratio per year was 1.02 (95% CI 1.00–1.04).', 'HR 1.02 (1.00 to 1.04)'],
     ['Classes gained 4.1 points on average (95% CI 2.2 to 6.0).', 'MD 4.1 (2.2 to 6.0)'],
+    ['The difference was 26.5 minutes.', 'MD 26.5'],
+    ['Sleep rose by a difference of 0.5 h.', 'MD 0.5'],
+    ['There was an effect of condition (F = 9.8, p < 0.001).', null],
+    ['The change was smaller (a break: 41% before, 55% after).', null],
 ]);
 
 it('finds a p value by itself', function (string $said, ?string $p) {

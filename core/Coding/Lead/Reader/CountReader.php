@@ -66,6 +66,9 @@ final class CountReader implements LeadReader
 
     private const CLUSTERS = '/\b(?:wards?|schools?|homes?|units?|practices|classes|clinics|hospitals|villages|teams|stations|depots|sites|clusters?)\b/iu';
 
+    /** What leads right up to the count that it is said of: “the analysis set was”, “the analysis rests on”. */
+    private const LEADING = '/\b(?:was|were|is|are|comprised|numbered|of|on|includ(?:ed|es)|compris(?:es|ing)) (?:the |all )?$/u';
+
     private const BY_LOT = 'randomi[sz]ed|were drawn by lot';
 
     public function reads(AskedItem $item): bool
@@ -208,8 +211,8 @@ final class CountReader implements LeadReader
         // “three of the 51 randomised nurses”: it is said of the 51
         $describes = preg_match(self::DESCRIBES, substr($text, $at, strlen($said) + 30)) === 1;
         foreach ($counts as $count) {
-            $verb = $count->at >= $end ? substr($text, $end, $count->at - $end) : '';
-            if (preg_match('/^ (?:was|were|is|are|comprised|numbered|of) $/u', $verb) === 1) {
+            $words = $count->at >= $end ? substr($text, $end, $count->at - $end) : 'further back';
+            if (strlen($words) < 10 && preg_match('/\d/', $words) !== 1 && preg_match(self::LEADING, $said.$words) === 1) {
                 return new NearCount($count, '');
             }
         }

@@ -16,7 +16,7 @@ use WaryHeron\Core\Coding\Lead\Told\ToldEstimate;
 /** The estimate of the effect on the main outcome with its confidence limits, as the paper gives it. */
 final class EstimateReader implements LeadReader
 {
-    private const NUMBER = '([−–-]?\s?\d{0,4}(?:[.·]\d+)?\d)';
+    private const NUMBER = '([−–-]?\s?(?:\d{1,4}(?:[.·]\d+)?|[.·]\d+))';
 
     private const INTERVAL = '/(?:95\s*(?:%|per cent)\s*(?:CI|C\.I\.|confidence (?:interval|limits?))|\bCI(?=\b|95)|confidence (?:interval|limits?))(?:\s*[(\[]CI[)\]])?(?:\s*95\s*%)?\s*[:,=]?\s*(?:from|of|was|were)?\s*[(\[]?\s*([−–-]?\d+(?:[.·]\d+)?)\s*%?\s*(?:to|,|;|and|–|-|−)\s*([−–-]?\d+(?:[.·]\d+)?)/iu';
 
@@ -128,7 +128,7 @@ final class EstimateReader implements LeadReader
     /** @return list<ToldEstimate> what changed by how much, in words */
     private static function change(string $text): array
     {
-        $change = '/\b(?:difference|gain|change|increase|decrease|reduction|effect)\b[^\d.;]{0,40}?'
+        $change = '/\b(?:difference|gain|change|increase|decrease|reduction|effect)\b[^\d.;(:]{0,40}?(?<![FtzχU] = )'
             .self::NUMBER.'(?!\d*\s*%\s*CI)/iu';
 
         return preg_match($change, $text, $one) === 1 ? [new ToldEstimate('MD', self::plain($one[1]), 0.8)] : [];
