@@ -68,7 +68,6 @@ final class Blocks
         for ($i = 0; $i < $count; $i++) {
             $row = $this->rowAt($i);
             if ($row !== null) {
-                $this->close();
                 $this->table[] = $row;
                 $columns = $this->columns->with($row);
                 // by other columns the lines that follow are parted once more
@@ -89,8 +88,8 @@ final class Blocks
                 $this->open[] = $line;
             }
         }
-        $this->close();
         $this->closeTable();
+        $this->close();
 
         return $this->blocks;
     }
@@ -150,10 +149,16 @@ final class Blocks
         return false;
     }
 
+    /** The rows of the table that is open, after the paragraph over it. */
     private function closeTable(): void
     {
+        if ($this->table === []) {
+            return;
+        }
         $areTold = $this->columns->areTold();
-        foreach ($this->table as $row) {
+        $rows = [...$areTold ? $this->headAbove($this->table[0]) : [], ...$this->table];
+        $this->close();
+        foreach ($rows as $row) {
             $cells = $this->texts($row, $areTold ? $this->columns->cells($row) : null);
             $this->blocks[] = new Block(
                 BlockKind::Row,
@@ -166,6 +171,22 @@ final class Blocks
         }
         $this->table = [];
         $this->columns = TableColumns::none();
+    }
+
+    /** @return list<TableRow> the last line of the open paragraph, where it is a head whose cells stand close */
+    private function headAbove(TableRow $first): array
+    {
+        $line = end($this->open);
+        $top = $first->cells()[0][0];
+        if ($line === false || $line->page !== $top->page || $top->top - $line->bottom > self::APART * $line->size()) {
+            return [];
+        }
+        $head = TableRow::at([$this->columns->line($line)], 0);
+        if ($head !== null) {
+            array_pop($this->open);
+        }
+
+        return $head === null ? [] : [$head];
     }
 
     /**

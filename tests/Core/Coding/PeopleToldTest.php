@@ -246,6 +246,7 @@ it('finds how many were randomised or took part however it is put', function (st
     ['A sample of 611 workers was obtained.', '611'],
     ['The register held records of 12,311 workers who were followed.', '12311'],
     ['Fifteen pupils tried the test in a pilot.', null, 'Methods'],
+    'a group by itself' => ["| Lamps | Usual\nRandomised | 33 | 31", null],
 ]);
 
 it('finds how many were analysed however it is put', function (string $said, ?string $count, string $heading = 'Results') {

@@ -469,6 +469,7 @@ it('finds an estimate of a comparison, and no other number with an interval', fu
     ['Sleep rose by a difference of 0.5 h.', 'MD 0.5'],
     ['There was an effect of condition (F = 9.8, p < 0.001).', null],
     ['The change was smaller (a break: 41% before, 55% after).', null],
+    ['Pupils were on task more, B = 7.1 percentage points, SE = 2.4.', 'RD 7.1'],
 ]);
 
 it('finds a p value by itself', function (string $said, ?string $p) {

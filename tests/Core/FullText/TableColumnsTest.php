@@ -85,6 +85,23 @@ it('takes two heads over a row for heads, under which nothing stands over the na
     ]);
 });
 
+it('takes a line over the rows for their head, although its cells stand close, and no title', function (string $title) {
+    expect(read(
+        [50, 0, $title],
+        ...row(1, [150, 205, 282], 'Desk only', 'Desk + prompts', 'Control'),
+        ...row(2, [50, 150, 205, 282], 'Sitting', '331 ± 9', '318 ± 8', '398 ± 6'),
+        ...row(3, [50, 150, 205, 282], 'Calls', '11.4', '11.2', '11.3'),
+    ))->toBe([$title, ' | Desk only | Desk + prompts | Control', 'Sitting | 331 ± 9 | 318 ± 8 | 398 ± 6', 'Calls | 11.4 | 11.2 | 11.3']);
+})->with(['Table 2. Sitting by the desk that people had at work and at home', 'It is told here.']);
+
+it('leaves a title over rows whole', function () {
+    expect(read(
+        [50, 0, 'Table 2. Sitting and calls by desk, in the last week'],
+        ...row(1, [50, 150, 205, 282], 'Sitting', '331 ± 9', '318 ± 8', '398 ± 6'),
+        ...row(2, [50, 150, 205, 282], 'Calls', '11.4', '11.2', '11.3'),
+    ))->toBe(['Table 2. Sitting and calls by desk, in the last week', 'Sitting | 331 ± 9 | 318 ± 8 | 398 ± 6', 'Calls | 11.4 | 11.2 | 11.3']);
+});
+
 it('leaves notes and text beneath a table whole', function (string $note) {
     $read = read(
         ...row(0, AT, 'Outcome', 'Lamps', 'Usual', 'P'),

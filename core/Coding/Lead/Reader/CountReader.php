@@ -122,7 +122,8 @@ final class CountReader implements LeadReader
     {
         $leads = [];
         foreach ($paper->told() as $passage) {
-            $isOther = $passage->kind === BlockKind::Heading
+            // a row counts each group by itself
+            $isOther = $passage->kind === BlockKind::Heading || $passage->isRow()
                 || Traps::isCited($passage) || Traps::isPlanned($passage->text);
             array_push($leads, ...$isOther ? [] : $this->inPassage($passage, $cues));
         }

@@ -116,6 +116,9 @@ final class EstimateReader implements LeadReader
     private static function alone(string $text): array
     {
         $found = [];
+        if (preg_match('/'.self::NUMBER.'\s*(?:percentage points?|per cent points?)\b/iu', $text, $one) === 1) {
+            return [new ToldEstimate('RD', self::plain($one[1]), 1.0)];
+        }
         foreach (array_diff_key(self::KINDS, ['MD' => true]) as $kind => $pattern) {
             if (preg_match("/(?:{$pattern})[^\d.;]{0,25}".self::NUMBER.'/u', $text, $one) === 1) {
                 $found[] = new ToldEstimate($kind, self::plain($one[1]), 1.0);
