@@ -285,7 +285,8 @@ final class Blocks
         if ($line->size() > 1.12 * $this->size) {
             return true;
         }
-        $isShort = $line->right - $line->left < 0.75 * ($next->right - $next->left) || $next->top < $line->top;
+        $isShort = $line->right - $line->left < 0.75 * ($next->right - $next->left)
+            || $next->top < $line->top || ($this->hasAir($at) && $words < 4);
         if (SectionKind::of($text) !== null && $words <= 5 && $isShort && ! str_contains($text, ',')) {
             return true;
         }
@@ -293,21 +294,25 @@ final class Blocks
         return $this->standsAlone($at) && $words <= 9 && preg_match('/^[\p{Lu}\d“"(]/u', $next->text()) === 1;
     }
 
+    /** Whether a line stands further from the one above it than lines of a paragraph do, or has none above it. */
+    private function hasAir(int $at): bool
+    {
+        $line = $this->lines[$at];
+        $before = $this->lines[$at - 1] ?? null;
+        $isBelow = $before !== null
+            && $before->page === $line->page && $before->top < $line->top && $before->left < $line->right;
+
+        return ! $isBelow || $line->top - $before->bottom > $this->commonGap() + 0.25 * $line->size();
+    }
+
     /** Air above it, much of the line empty, and text of full width beneath it. */
     private function standsAlone(int $at): bool
     {
         $line = $this->lines[$at];
         $next = $this->lines[$at + 1];
-        $before = $this->lines[$at - 1] ?? null;
-        $isBelow =
-            $before !== null &&
-            $before->page === $line->page &&
-            $before->top < $line->top &&
-            $before->left < $line->right;
-        $air = ! $isBelow || $line->top - $before->bottom > $this->commonGap() + 0.25 * $line->size();
         $width = $next->right - $next->left;
 
-        return $air &&
+        return $this->hasAir($at) &&
             $next->page === $line->page &&
             $next->top > $line->top &&
             $line->right - $line->left < 0.8 * $width &&

@@ -9,6 +9,10 @@ final class Hyphens
 {
     private const AT_END = '/(\p{L}+)[-\x{2010}\x{AD}]$/u';
 
+    /** “Sixty-” and “one” are never written without it. */
+    private const NUMBER = '/^(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)-'.
+        '(?:one|two|three|four|five|six|seven|eight|nine|first|second|third|(?:four|fif|six|seven|eigh|nin)th)$/u';
+
     /** @var array<string, int>|null  how often each word stands within a line, in small letters */
     private ?array $written = null;
 
@@ -66,6 +70,9 @@ final class Hyphens
             return true;
         }
         [$start, $end] = [mb_strtolower($start), mb_strtolower($end)];
+        if (preg_match(self::NUMBER, "{$start}-{$end}") === 1) {
+            return true;
+        }
 
         $this->written ??= $this->written();
 

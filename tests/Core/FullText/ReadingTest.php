@@ -97,6 +97,7 @@ it('mends what a line end parts, but not what the paper writes with a hyphen', f
         'shift nurse slept.',
         'A night-shift and a night-shift nurse slept.',
     ],
+    'a number in words' => ['Of them sixty-', 'one were men.', 'Of them sixty-one were men.'],
     'a name' => ['It was made by Sommer-', 'Holt in his house.', 'It was made by Sommer-Holt in his house.'],
 ]);
 
@@ -156,6 +157,8 @@ it('knows headings, and what the parts of a paper are for', function () {
             [50, 224, 'Means were compared and the differences were given.'],
             [50, 248, 'Funding'],
             [50, 262, 'The Ward Light Foundation paid for the lamps we used.'],
+            [50, 286, 'Competing interests'],
+            [50, 300, 'None declared.'],
         ),
     ]);
     $headings = array_values(array_filter($paper->blocks, fn (Block $one): bool => $one->kind === BlockKind::Heading));
@@ -165,6 +168,8 @@ it('knows headings, and what the parts of a paper are for', function () {
         ['Methods', SectionKind::Methods],
         ['Statistical analysis', SectionKind::Methods],
         ['Funding', SectionKind::Declarations],
+        // although what stands beneath it is shorter
+        ['Competing interests', SectionKind::Declarations],
     ]);
     expect($paper->plain())->toStartWith("# Lamps for nurses: a trial on wards\n\n# 1. Introduction\n");
 });
