@@ -66,7 +66,8 @@ final readonly class ResultTable
             $sizes += self::size($group, $head->cells[$at[$group]], $head);
         }
         foreach (array_slice($rows, 1) as $row) {
-            if ($shift === 1 && count($row->cells) !== count($head->cells) + 1) {
+            $more = count($row->cells) - count($head->cells);
+            if (($shift === 1 && $more !== 1) || $more > 1) {
                 continue; // which cell stands under which head is not known
             }
             $told = array_map(fn (int $i): string => $row->cells[$i + $shift] ?? '', $at);

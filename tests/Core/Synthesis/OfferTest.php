@@ -170,6 +170,11 @@ it('offers what rows say of an outcome in the columns of the groups', function (
         OutcomeKind::Events,
         [['counts', ['e1' => '12', 'n1' => '60', 'e2' => '20', 'n2' => '58']]],
     ],
+    'heads over two cells each' => [
+        [['', 'Lamps', 'Usual light'], ['Sleepiness', '4.1', '60', '5.0', '58']],
+        OutcomeKind::Means,
+        [],
+    ],
     'such heads over a row of which nobody knows what stands where' => [
         [['Lamps', 'Usual light'], ['Near misses', '12', '20', '0.03']],
         OutcomeKind::Events,
