@@ -26,6 +26,9 @@ final readonly class TableLegend
         '\b(?:unless (?:otherwise )?(?:stated|noted|indicated)|in (?:parentheses|brackets)|(?:expressed|given|presented|reported) as)\b|'.
         '^[^.:]{3,60}[:;] (?:means?|medians?)\b[^=]*$/iu';
 
+    /** Where the next table begins. */
+    private const NUMBERED = '/^(?:Table|Tab\.)\s*[\dA-Z]/iu';
+
     /** Clauses about certain rows. */
     private const OF_SOME = '/^(?:for|except)\b|^[*†‡§¶]|^[a-e][:.)]|^(?!Tab)[^:]{3,60}: /iu';
 
@@ -46,21 +49,51 @@ final readonly class TableLegend
      */
     public static function of(array $all, int $from, int $to): self
     {
-        $near = [
-            ...array_slice($all, max(0, $from - self::OVER), min($from, self::OVER)),
-            ...array_slice($all, $to + 1, self::UNDER),
-        ];
         $sentences = [];
         $isTitle = false;
-        foreach ($near as $one) {
+        foreach ([...self::over($all, $from), ...self::under($all, $to)] as $text) {
             // “Table 1.” is followed by its title
-            if (! $one->isRow() && ($isTitle || preg_match(self::OF_TABLE, $one->text) === 1)) {
-                $sentences[] = $one->text;
+            if ($isTitle || preg_match(self::OF_TABLE, $text) === 1) {
+                $sentences[] = $text;
             }
-            $isTitle = preg_match('/^(?:Table|Tab\.)\s*[\dA-Z]{1,4}[.:]?$/iu', $one->text) === 1;
+            $isTitle = preg_match('/^(?:Table|Tab\.)\s*[\dA-Z]{1,4}[.:]?$/iu', $text) === 1;
         }
 
         return new self($sentences);
+    }
+
+    /**
+     * @param  list<Passage>  $all
+     * @return list<string> from its number on, or since the table before it
+     */
+    private static function over(array $all, int $from): array
+    {
+        $over = [];
+        for ($i = $from - 1; $i >= max(0, $from - self::OVER) && ! $all[$i]->isRow(); $i--) {
+            array_unshift($over, $all[$i]->text);
+            if (preg_match(self::NUMBERED, $all[$i]->text) === 1) {
+                break;
+            }
+        }
+
+        return $over;
+    }
+
+    /**
+     * @param  list<Passage>  $all
+     * @return list<string> up to the next table
+     */
+    private static function under(array $all, int $to): array
+    {
+        $under = [];
+        foreach (array_slice($all, $to + 1, self::UNDER) as $one) {
+            if ($one->isRow() || preg_match(self::NUMBERED, $one->text) === 1) {
+                break;
+            }
+            $under[] = $one->text;
+        }
+
+        return $under;
     }
 
     /** Whether the table tells what people were like at the start, and nothing of later. */

@@ -169,6 +169,8 @@ it('finds how many were women however it is put', function (string $said, ?strin
     ["Variable | Garden (n=43) | Usual (n=43)\nWomen | 31 (72%) | 30 (70%)", '70.9'],
     ['Girls did better than boys in 71% of classes.', null],
     ['A trial in drivers (120, of whom 9 were women) by Holt found nothing.', null],
+    'of all' => ["| Lamps | Usual | All\nSex (M/F) | 10/30 | 10/10 | 20/40", '66.7'],
+    'of the groups' => ["| Lamps | Usual\nWomen:men | 30:10 | 15:5", '75'],
 ]);
 
 it('finds how many were randomised or took part however it is put', function (string $said, ?string $count, string $heading = 'Results') {

@@ -470,6 +470,7 @@ it('finds an estimate of a comparison, and no other number with an interval', fu
     ['There was an effect of condition (F = 9.8, p < 0.001).', null],
     ['The change was smaller (a break: 41% before, 55% after).', null],
     ['Pupils were on task more, B = 7.1 percentage points, SE = 2.4.', 'RD 7.1'],
+    'a correlation, which is not asked for' => ['Sleep was correlated with light (r = 0.41).', null],
 ]);
 
 it('finds a p value by itself', function (string $said, ?string $p) {

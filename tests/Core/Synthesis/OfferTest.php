@@ -265,6 +265,11 @@ it('reads how numbers are given from what stands over and under a table', functi
             [['mean-sd', ['n1' => '60', 'm1' => '4.1', 'sd1' => '1.6', 'n2' => '58', 'm2' => '-5.0', 'sd2' => '1.8']]],
         ],
         'what people were like at the start' => [['Table 1. Nurses at baseline. Values are mean ± SD.', $head, $two], []],
+        'the title of the next table' => [[$head, $three, 'Table 3. Medians (IQR) of other things.'], []],
+        'the notes of the table before' => [
+            [['', 'Lamps', 'Usual light'], ['Pain', '3', '4'], 'Medians (IQR) are given.', 'Table 2. Values are mean ± SD.', $head, $two],
+            $of('mean-sd', 'sd'),
+        ],
         'the start and later' => [['Table 2. Sleep at baseline and at week 8.', $head, $two], $of('mean-sd', 'sd')],
     ];
 });

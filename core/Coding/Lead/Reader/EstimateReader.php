@@ -54,6 +54,9 @@ final class EstimateReader implements LeadReader
         foreach ($outcome->results($paper) as $passage) {
             $weight = $outcome->weight($passage) + ($passage->has('\badjust') ? 0.3 : 0.0);
             foreach ($this->estimates($passage, $item) as $estimate) {
+                if ($item->options !== [] && ! in_array($estimate->kind, $item->options, true)) {
+                    continue;
+                }
                 $strength = $estimate->strength + $weight;
                 $leads[] = Lead::from($passage, $estimate->told(), $strength, 'an estimate for the main outcome');
             }

@@ -109,8 +109,7 @@ final class FemaleReader implements LeadReader
     private static function shareOf(string $who): array
     {
         $percent = '('.Figures::PATTERN.')\s*(?:%|per cent|percent)';
-        $people = '(?:of (?:the )?\p{L}+ )?(?:were |was |'.
-            'are )?(?:of them )?(?:identified (?:themselves )?as )?';
+        $people = '(?:of (?:the )?\p{L}+ )?(?:were |was |are )?(?:of them )?(?:identified (?:themselves )?as )?';
 
         return [
             "/{$percent}\)?\s*{$people}{$who}\b/iu",

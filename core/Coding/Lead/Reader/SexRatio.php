@@ -36,22 +36,27 @@ final class SexRatio
         if (! $isFirst && preg_match("/\b{$men}\s?[\/:]\s?{$women}\b/iu", $label) !== 1) {
             return null;
         }
-        $counts = [];
+        [$one, $other] = self::sums($row);
+        $share = 100 * ($isFirst ? $one : $other) / max(1.0, $one + $other);
+
+        return $one + $other > 1 ? new Share($share, 1.3, 'counted from women and men') : null;
+    }
+
+    /** @return array{float, float} of all its columns, or of the one that is of all */
+    private static function sums(Passage $row): array
+    {
+        $sums = [0.0, 0.0];
         foreach (array_slice($row->cells, 1) as $i => $cell) {
             if (preg_match('/^\s*(\d[\d,]*)\s*[\/:]\s*(\d[\d,]*)\s*$/u', $cell, $found) === 1) {
-                $isWhole = preg_match('/\b(?:all|total|overall)\b/iu', $row->heads[$i + 1] ?? '') === 1;
                 $told = [(float) Figures::value($found[1]), (float) Figures::value($found[2])];
-                $counts = $isWhole ? [$told] : [...$counts, $told];
-                if ($isWhole) {
-                    break;
+                if (preg_match('/\b(?:all|total|overall)\b/iu', $row->heads[$i + 1] ?? '') === 1) {
+                    return $told;
                 }
+                $sums = [$sums[0] + $told[0], $sums[1] + $told[1]];
             }
         }
-        $sums = [array_sum(array_column($counts, 0)), array_sum(array_column($counts, 1))];
 
-        return array_sum($sums) > 1
-            ? new Share(100 * $sums[$isFirst ? 0 : 1] / array_sum($sums), 1.3, 'counted from women and men')
-            : null;
+        return $sums;
     }
 
     /** @return list<Share> “a ratio of women to men of 3:1”, “(male/female): 15/45”, “45 F, 15 M” */
