@@ -63,27 +63,37 @@ final readonly class ResultTable
         }
         $lines = $sizes = [];
         foreach ([1, 2] as $group) {
-            $sizes += self::size($group, $head->cells[$at[$group]], $head);
+            $sizes += GroupSizes::inName($group, $head->cells[$at[$group]], $head);
         }
         foreach (array_slice($rows, 1) as $row) {
             $more = count($row->cells) - count($head->cells);
-            if (($shift === 1 && $more !== 1) || $more > 1) {
-                continue; // which cell stands under which head is not known
+            // else, which cell stands under which head is not known
+            if ($more === $shift || ($shift === 0 && $more < 2)) {
+                $lines[] = self::line($row, $head, $at, $shift, $legend);
             }
-            $told = array_map(fn (int $i): string => $row->cells[$i + $shift] ?? '', $at);
-            $cells = array_filter($told, fn (string $cell): bool => $cell !== '');
-            $label = $row->cells[0] ?? '';
-            $lines[] = new TableLine(
-                self::named($label, $legend),
-                $cells,
-                array_fill_keys(array_keys($cells), $row),
-                isset($at[0]) ? $head->cells[$at[0]] : '',
-                $legend->format($label),
-                self::beside($row, $head, $at, $shift),
-            );
         }
 
-        return new self($lines, $sizes + self::counted($lines));
+        return new self($lines, $sizes + GroupSizes::inLine($lines));
+    }
+
+    /**
+     * @param  array<int, int>  $at  the column of each group
+     * @param  int  $shift  how much further right cells stand than their heads
+     */
+    private static function line(Passage $row, Passage $head, array $at, int $shift, TableLegend $legend): TableLine
+    {
+        $told = array_map(fn (int $i): string => $row->cells[$i + $shift] ?? '', $at);
+        $cells = array_filter($told, fn (string $cell): bool => $cell !== '');
+        $label = $row->cells[0] ?? '';
+
+        return new TableLine(
+            self::named($label, $legend),
+            $cells,
+            array_fill_keys(array_keys($cells), $row),
+            isset($at[0]) ? $head->cells[$at[0]] : '',
+            $legend->format($label),
+            GroupSizes::beside($row, $head, $at, $shift),
+        );
     }
 
     /** @param  non-empty-list<Passage>  $rows */
@@ -107,10 +117,10 @@ final readonly class ResultTable
             }
         }
         foreach ([1, 2] as $group) {
-            $sizes += self::size($group, $of[$group]->cells[0], $of[$group]);
+            $sizes += GroupSizes::inName($group, $of[$group]->cells[0], $of[$group]);
         }
 
-        return new self($lines, $sizes + self::counted($lines));
+        return new self($lines, $sizes + GroupSizes::inLine($lines));
     }
 
     /**
@@ -139,53 +149,5 @@ final readonly class ResultTable
         $says = preg_match('/\b(?:change|gain|rise|fall)/iu', $label) === 1;
 
         return $legend->isOfChange() && ! $says ? "{$label} (change)" : $label;
-    }
-
-    /**
-     * People of a line, in columns headed “n” right beside those of the groups.
-     *
-     * @param  array<int, int>  $at  the column of each group
-     * @return array<int, OfferedNumber>
-     */
-    private static function beside(Passage $row, Passage $head, array $at, int $shift): array
-    {
-        $sizes = [];
-        foreach (array_intersect_key($at, [1 => true, 2 => true]) as $group => $column) {
-            $isCount = preg_match('/^(?:n|no\.?|number)$/iu', trim($head->cells[$column + 1] ?? '')) === 1;
-            $cell = trim($row->cells[$column + 1 + $shift] ?? '');
-            if ($isCount && preg_match('/^\d[\d,]*$/', $cell) === 1) {
-                $sizes[$group] = new OfferedNumber(str_replace(',', '', $cell), $row->text, $row->page);
-            }
-        }
-
-        return $sizes;
-    }
-
-    /** @return array<int, OfferedNumber> */
-    private static function size(int $group, string $text, Passage $in): array
-    {
-        return preg_match('/\bn\s*=\s*(\d[\d,]*)/iu', $text, $found) === 1
-            ? [$group => new OfferedNumber(str_replace(',', '', $found[1]), $in->text, $in->page)]
-            : [];
-    }
-
-    /**
-     * @param  list<TableLine>  $lines
-     * @return array<int, OfferedNumber>
-     */
-    private static function counted(array $lines): array
-    {
-        foreach ($lines as $line) {
-            if ($line->counts()) {
-                $sizes = [];
-                foreach ($line->groups() as $group => $cell) {
-                    $sizes[$group] = $line->number($group, str_replace(',', '', trim($cell)));
-                }
-
-                return $sizes;
-            }
-        }
-
-        return [];
     }
 }

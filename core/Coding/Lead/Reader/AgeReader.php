@@ -17,7 +17,7 @@ use WaryHeron\Core\Coding\Lead\Traps;
 /** The mean age of all who took part. */
 final class AgeReader implements LeadReader
 {
-    private const NUMBER = '(\d{1,3}(?:[.·]\d+)?|(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)'
+    public const NUMBER = '(\d{1,3}(?:[.·]\d+)?|(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)'
         .'(?:[ -](?:one|two|three|four|five|six|seven|eight|nine))?\b)';
 
     /** One of these is in all that tells an age: most sentences have none. */
@@ -71,7 +71,7 @@ final class AgeReader implements LeadReader
     {
         foreach ($passage->has(self::MAY_TELL) ? self::PATTERNS : [] as $pattern => $weight) {
             $isTold = preg_match("/{$pattern}/u", $passage->text, $found) === 1;
-            if ($isTold && ! self::isOther($passage->text, $found[0], $found[1])) {
+            if ($isTold && ! OtherAges::are($passage->text, $found[0], $found[1])) {
                 $value = (float) Figures::value($found[1]);
                 $score = 1.2 + $weight + Traps::trust($passage->section) -
                     (self::isOfArms($passage) ? 0.5 : 0.0) -
@@ -89,26 +89,6 @@ final class AgeReader implements LeadReader
     private static function isOfArms(Passage $passage): bool
     {
         return preg_match('/\b(?:respectively|group|arm|against|compared)\b/iu', $passage->text) === 1;
-    }
-
-    /** A median, the means of two groups, how much older somebody is, months, the age of a building or at an event. */
-    private static function isOther(string $text, string $told, string $value): bool
-    {
-        $isMedian = preg_match('/\bmedian\s+(?:\p{L}+\s+)?age/iu', $text) === 1 &&
-            preg_match('/\b(?:mean|average)\b/iu', $text) !== 1;
-        $ofTwo = '/'.self::NUMBER.'\s*(?:\([^()]*\)\s*)?years? in the [^.;]{1,40}\b(?:and|versus|against) '.self::NUMBER.'/iu';
-
-        $ofThings = '/\b(?:wards?|buildings?|hospitals?|schools?|houses|homes|lamps|scales?) (?:was|were|averaged)\b/iu';
-
-        $ofEach = '/'.self::NUMBER.' years?,? and [^.;\d]{1,40} of '.self::NUMBER.' years/iu';
-        $number = preg_quote($value, '/');
-        $isOfOthers = '/'.$number.'(?:\s*\([^()]*\))?(?:\s*(?:months?|weeks?|days?)\b|\s*years?\s+(?:older|younger)\b)|'.
-            '\b(?:taught|worked|served|been|lived|smoked) (?:\p{L}+ )?for '.$number.'\b'.
-            '|\b(?:controls|cases)\s*\([^()]*'.$number.'/iu';
-        $atEvent = '/\bat which\b|\b(?:at|of) (?:the )?(?:first )?(?:diagnosis|onset|menopause|retirement|death|marriage|birth)\b/iu';
-
-        return $isMedian || preg_match($ofThings, $text) === 1 || preg_match($ofTwo, $text) === 1
-            || preg_match($ofEach, $text) === 1 || preg_match($isOfOthers, $text) === 1 || preg_match($atEvent, $told) === 1;
     }
 
     /** “45 (38–52)”: the number before two others is a median, unless it is called a mean. */

@@ -205,18 +205,15 @@ final class CountReader implements LeadReader
      */
     private function nearest(array $counts, string $text, string $said, int $at): ?NearCount
     {
-        $best = null;
+        $best = self::led($counts, $text, $said, $at + strlen($said));
+        if ($best !== null) {
+            return $best;
+        }
         $end = $at + strlen($said);
         // “leaving 57”: never what stands before it
         $counts = preg_match('/\bleav(?:ing|es)$/iu', $said) === 1 ? self::from($counts, $end) : $counts;
         // “three of the 51 randomised nurses”: it is said of the 51
         $describes = preg_match(self::DESCRIBES, substr($text, $at, strlen($said) + 30)) === 1;
-        foreach ($counts as $count) {
-            $words = $count->at >= $end ? substr($text, $end, $count->at - $end) : 'further back';
-            if (strlen($words) < 10 && preg_match('/\d/', $words) !== 1 && preg_match(self::LEADING, $said.$words) === 1) {
-                return new NearCount($count, '');
-            }
-        }
         foreach ($counts as $i => $count) {
             $words = self::between($count, $text, $at, $end);
             $isFurther = ($count->at >= $end && ($best !== null || ! self::isRightAfter((string) $words)))
@@ -230,6 +227,24 @@ final class CountReader implements LeadReader
         }
 
         return $best;
+    }
+
+    /**
+     * The count that what is said leads right up to.
+     *
+     * @param  list<Count>  $counts
+     */
+    private static function led(array $counts, string $text, string $said, int $end): ?NearCount
+    {
+        foreach ($counts as $count) {
+            $words = $count->at >= $end ? substr($text, $end, $count->at - $end) : 'further back';
+            $isNear = strlen($words) < 10 && preg_match('/\d/', $words) !== 1;
+            if ($isNear && preg_match(self::LEADING, $said.$words) === 1) {
+                return new NearCount($count, '');
+            }
+        }
+
+        return null;
     }
 
     /** “64 nurses, 33 to lamps and 31 to usual light, were …”: between commas, parts of those before are counted. */

@@ -89,27 +89,34 @@ final class SexRatio
         ];
     }
 
-    /** @return list<Share> “three in four were women”, “as many women as men” */
+    /** @return list<Share> “a proportion of women of 0.75”, “as many women as men” */
     private static function inWords(string $text): array
     {
         $women = self::WOMEN;
-        $told = self::pair(
-            ['/(?<![\d.])'.self::NUMBER.' (?:in|out of)(?: every)? '.self::NUMBER."\b[^.;]{0,30}?\b(?:were|was|are) {$women}\b/iu"],
-            $text,
-        );
-        if ($told !== null && $told[1] > $told[0]) {
-            return [new Share(100 * $told[0] / $told[1], 0.8, 'so many in so many')];
-        }
-        $told = self::pair(['/\ball but '.self::NUMBER.' of (?:the |our )?'.self::NUMBER." \p{L}+ (?:were|are) {$women}\b/iu"], $text);
-        if ($told !== null && $told[1] > $told[0]) {
-            return [new Share(100 - 100 * $told[0] / $told[1], 0.8, 'all but so many')];
-        }
         if (preg_match("/\bproportion of {$women} (?:was|of|being) (0[.·]\d+)/iu", $text, $found) === 1) {
             return [new Share(100 * (float) Figures::value($found[1]), 1.5, 'a share is given')];
         }
-        $isHalf = preg_match("/\bas many {$women} as ".self::MEN.'\b/iu', $text) === 1;
+        if (preg_match("/\bas many {$women} as ".self::MEN.'\b/iu', $text) === 1) {
+            return [new Share(50.0, 1.0, 'as many women as men')];
+        }
 
-        return $isHalf ? [new Share(50.0, 1.0, 'as many women as men')] : [];
+        return self::ofSoMany($text);
+    }
+
+    /** @return list<Share> “three in four were women”, “all but four of the 64 nurses were women” */
+    private static function ofSoMany(string $text): array
+    {
+        [$number, $women] = [self::NUMBER, self::WOMEN];
+        $in = "(?<![\d.]){$number} (?:in|out of)(?: every)? {$number}\b[^.;]{0,30}?";
+        $allBut = "\ball but {$number} of (?:the |our )?{$number} \p{L}+";
+        foreach ([[$in, 0.0], [$allBut, 100.0]] as [$some, $all]) {
+            $told = self::pair(["/{$some} ?\b(?:were|was|are) {$women}\b/iu"], $text);
+            if ($told !== null && $told[1] > $told[0]) {
+                return [new Share(abs($all - 100 * $told[0] / $told[1]), 0.8, 'so many in so many')];
+            }
+        }
+
+        return [];
     }
 
     /**
