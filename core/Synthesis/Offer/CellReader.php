@@ -62,29 +62,9 @@ final class CellReader
     private static function events(TableLine $line, array $sizes): ?ReadCells
     {
         $numbers = [];
-        $isShare = $line->says('%|per ?cent');
-        $isShareFirst = $line->says('%\s*,?\s*\(\s*(?:n|no\.?|number)\b');
         foreach ($line->groups() as $group => $cell) {
-            $cell = self::plain($cell);
-            if (preg_match(self::SHARE.'%\s*\(\s*(\d[\d,]*)\s*(?:\/|of)\s*(\d[\d,]*)\s*\)/u', $cell, $found) === 1) {
-                $numbers["e{$group}"] = self::number($line, $group, $found[1]);
-                $numbers["n{$group}"] = self::number($line, $group, $found[2]);
-            } elseif (
-                preg_match(self::SHARE.'(%?)\s*\(\s*(\d[\d,]*)\s*\)/u', $cell, $found) === 1 &&
-                ($isShareFirst || $found[1] === '%')
-            ) {
-                $numbers["e{$group}"] = self::number($line, $group, $found[2]);
-            } elseif (preg_match('/^(\d[\d,]*)\s*(?:\/|of)\s*(\d[\d,]*)\b/u', $cell, $found) === 1) {
-                $numbers["e{$group}"] = self::number($line, $group, $found[1]);
-                $numbers["n{$group}"] = self::number($line, $group, $found[2]);
-            } elseif (preg_match('/^(\d[\d,]*)\s*\(\s*\d+(?:[.·]\d+)?\s*%?\s*\)/u', $cell, $found) === 1) {
-                $numbers["e{$group}"] = self::number($line, $group, $found[1]);
-            } elseif (preg_match('/^(\d+(?:[.·]\d+)?)\s*(%?)$/u', $cell, $found) === 1) {
-                $isPercent = $found[2] === '%' || $isShare;
-                if (! $isPercent && str_contains(strtr($found[1], '·', '.'), '.')) {
-                    return null; // nobody counts parts of people
-                }
-                $numbers[($isPercent ? 'p' : 'e').$group] = self::number($line, $group, $found[1]);
+            foreach (self::counted($line, self::plain($cell)) as $key => $told) {
+                $numbers["{$key}{$group}"] = self::number($line, $group, $told);
             }
         }
         $form = isset($numbers['p1']) ? ReportForm::Percentages : ReportForm::Counts;
@@ -93,6 +73,39 @@ final class CellReader
         $isOfBoth = isset($numbers["{$key}1"], $numbers["{$key}2"]);
 
         return $isOfBoth ? new ReadCells($form, $numbers + self::sizes($sizes)) : null;
+    }
+
+    /** @return array<string, string> what a cell counts: e with the event, n of how many, or p per cent */
+    private static function counted(TableLine $line, string $cell): array
+    {
+        $isShareFirst = $line->says('%\s*,?\s*\(\s*(?:n|no\.?|number)\b');
+        if (preg_match(self::SHARE.'%\s*\(\s*(\d[\d,]*)\s*(?:\/|of)\s*(\d[\d,]*)\s*\)/u', $cell, $found) === 1) {
+            return ['e' => $found[1], 'n' => $found[2]];
+        }
+        $isBehindShare = preg_match(self::SHARE.'(%?)\s*\(\s*(\d[\d,]*)\s*\)/u', $cell, $found) === 1;
+        if ($isBehindShare && ($isShareFirst || $found[1] === '%')) {
+            return ['e' => $found[2]];
+        }
+        if (preg_match('/^(\d[\d,]*)\s*(?:\/|of)\s*(\d[\d,]*)\b/u', $cell, $found) === 1) {
+            return ['e' => $found[1], 'n' => $found[2]];
+        }
+        if (preg_match('/^(\d[\d,]*)\s*\(\s*\d+(?:[.·]\d+)?\s*%?\s*\)/u', $cell, $found) === 1) {
+            return ['e' => $found[1]];
+        }
+
+        return preg_match('/^(\d+(?:[.·]\d+)?)\s*(%?)$/u', $cell, $found) === 1
+            ? self::alone($found[1], $found[2] === '%' || $line->says('%|per ?cent'))
+            : [];
+    }
+
+    /** @return array<string, string> nobody counts parts of people */
+    private static function alone(string $told, bool $isShare): array
+    {
+        if ($isShare) {
+            return ['p' => $told];
+        }
+
+        return str_contains(strtr($told, '·', '.'), '.') ? [] : ['e' => $told];
     }
 
     /**

@@ -61,38 +61,49 @@ final readonly class Funnel
         $draw = new Drawing(12.0);
         $this->contours($draw);
         $this->axes($draw);
-        if ($this->common !== null) {
-            $half = Normal::Z * $this->most;
-            $draw->line($this->x($this->common), $this->y(0), $this->x($this->common), $this->y($this->most), ['stroke-dasharray' => '4 3']);
-            foreach ([-$half, $half] as $off) {
-                $draw->line($this->x($this->common), $this->y(0), $this->x($this->common + $off), $this->y($this->most), [
-                    'stroke-dasharray' => '2 3',
-                    'opacity' => 0.7,
-                ]);
-            }
-        }
+        $this->lines($draw);
+        $hollow = ['fill' => 'none', 'stroke' => 'currentColor', 'stroke-dasharray' => '2 2'];
+        $full = ['class' => 'plot-box', 'fill' => Drawing::ACCENT, 'stroke' => '#ffffff'];
         foreach ($this->mirrored as $study) {
-            $draw->open('g', [], $study['label']);
-            $draw->circle($this->x($study['estimate']), $this->y($study['se']), 4.0, [
-                'fill' => 'none',
-                'stroke' => 'currentColor',
-                'stroke-dasharray' => '2 2',
-            ]);
-            $draw->close('g');
+            $this->point($draw, $study, 4.0, $hollow);
         }
         foreach ($this->studies as $study) {
-            $draw->open('g', [], $study['label']);
-            $draw->circle($this->x($study['estimate']), $this->y($study['se']), 4.5, [
-                'class' => 'plot-box',
-                'fill' => Drawing::ACCENT,
-                'stroke' => '#ffffff',
-            ]);
-            $draw->close('g');
+            $this->point($draw, $study, 4.5, $full);
         }
         $about = count($this->studies)." studies by {$this->measure} and standard error.".
             ($this->mirrored === [] ? '' : ' '.count($this->mirrored).' mirrored ones are hollow.');
 
         return $draw->svg(self::LEFT + self::WIDTH + 20, self::TOP + self::HEIGHT + 46, $title, $about, $isFile);
+    }
+
+    /** The common effect, and within which 95% would lie. */
+    private function lines(Drawing $draw): void
+    {
+        if ($this->common === null) {
+            return;
+        }
+        $half = Normal::Z * $this->most;
+        $looks = [['stroke-dasharray' => '4 3'], ...array_fill(0, 2, ['stroke-dasharray' => '2 3', 'opacity' => 0.7])];
+        foreach ([0.0, -$half, $half] as $i => $off) {
+            $draw->line(
+                $this->x($this->common),
+                $this->y(0),
+                $this->x($this->common + $off),
+                $this->y($this->most),
+                $looks[$i],
+            );
+        }
+    }
+
+    /**
+     * @param  array{label: string, estimate: float, se: float}  $study
+     * @param  array<string, string>  $look
+     */
+    private function point(Drawing $draw, array $study, float $radius, array $look): void
+    {
+        $draw->open('g', [], $study['label']);
+        $draw->circle($this->x($study['estimate']), $this->y($study['se']), $radius, $look);
+        $draw->close('g');
     }
 
     private function contours(Drawing $draw): void
