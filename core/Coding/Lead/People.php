@@ -20,6 +20,10 @@ final class People
 
     private const OF_PERSONS = '/^(?:\s+(?:of (?:the|these|those|our|all)|\p{L}+(?:-\p{L}+)*)){0,3}?\s+'.self::PERSONS.'\b/iu';
 
+    /** What people are in together, and what may be allocated in their place. */
+    public const CLUSTERS = '(?:wards?|schools?|colleges?|universities|kindergartens?|homes?|units?|practices|classes|clinics|'.
+        'hospitals|villages|teams|stations|depots|companies|factories|farms|prisons|sites|clusters?)';
+
     private const NUMBER = '/(?<![\p{L}\d.,·\/–−-])('.Figures::PATTERN.')(?![\p{L}\d]|[.,·]\d)/iu';
 
     /** @return list<Count> */

@@ -87,6 +87,7 @@ it('finds a mean age however it is put', function (string $said, ?string $age, s
     ["Variable | Total (n=86) | Garden (n=43) | Usual (n=43)\nAge, years | 84.6 (6.9) | 84.1 (7.0) | 85.1 (6.8)", '84.6'],
     ['Residents were between 68 and 99 years old.', null],
     ['Teachers had taught for 14.2 years on average.', null],
+    ['They had worked in the trade for 9.5 years on average.', null],
 ]);
 
 it('finds how many were women however it is put', function (string $said, ?string $share, string $heading = 'Results') {
@@ -249,6 +250,8 @@ it('finds how many were randomised or took part however it is put', function (st
     ['The register held records of 12,311 workers who were followed.', '12311'],
     ['Fifteen pupils tried the test in a pilot.', null, 'Methods'],
     'a group by itself' => ["| Lamps | Usual\nRandomised | 33 | 31", null],
+    'wards are no people' => ['Seven colleges were allocated to tutoring and seven to lectures.', null],
+    ['The fourteen colleges had 902 students, of whom 846 gave consent.', '846'],
 ]);
 
 it('finds how many were analysed however it is put', function (string $said, ?string $count, string $heading = 'Results') {
@@ -295,6 +298,7 @@ it('finds how many were analysed however it is put', function (string $said, ?st
     ['In the final analysis, 79 residents were included.', '79'],
     ['All 86 residents were followed to the end and analysed.', '86'],
     ['Twenty-four persons left before follow-up, so the primary analysis rests on 587 persons in 24 wards.', '587'],
+    ['In week 11, 781 students (92%) sat the test.', '781'],
 ]);
 
 it('reads decimals with commas, and quotes them as they are printed', function () {

@@ -28,6 +28,17 @@ final class SmallPaper
         return Passages::of(HtmlPaper::read($html));
     }
 
+    /** By what it says of itself in title, abstract, methods and results. */
+    public static function study(string $title, string $abstract, string $methods, string $results = 'People slept.'): Passages
+    {
+        $html = '<h1>'.htmlspecialchars($title).'</h1>';
+        foreach (['Abstract' => $abstract, 'Methods' => $methods, 'Results' => $results, 'Discussion' => 'Lamps help.'] as $name => $text) {
+            $html .= "<h2>{$name}</h2><p>".htmlspecialchars($text).'</p>';
+        }
+
+        return Passages::of(HtmlPaper::read($html));
+    }
+
     private static function table(string $rows): string
     {
         $cell = fn (string $cell): string => '<td>'.htmlspecialchars(trim($cell)).'</td>';

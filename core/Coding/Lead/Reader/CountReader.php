@@ -53,6 +53,7 @@ final class CountReader implements LeadReader
         '(?:analys[ei]s (?:set|population|sample)|analy[sz]able|evaluable)' => 1.2,
         '(?:leaving|leaves|which leaves|were left(?: for)?|there remained|remained|remaining)' => 0.9,
         'completed(?=[.;,]|$)' => 0.9,
+        '(?:sat|took|did) the (?:\p{L}+ )?(?:test|exam\w*|assessment)' => 1.0,
         '(?:completed (?:both|all|the (?:study|trial|follow|programme|second|final|course)|follow)|completers)' => 1.0,
         '(?:(?:with |had |have |provided |gave )?(?:complete|paired|valid|full|usable|(?:primary )?outcome) (?:data|records?|pairs|measurements?|sets)|outcome (?:data )?(?:was|were) (?:known|available|obtained|measured))' => 1.1,
         '(?:were |was )?(?:assessed|measured|followed up|seen|tested) (?:both |again |at (?:the end|\p{L}+ (?:weeks|months)|follow))' => 1.0,
@@ -63,8 +64,6 @@ final class CountReader implements LeadReader
     private const ARM = '/^[^.;,()]{0,30}\b(?:to|in|per|on|of) (?:each|the \p{L}+(?:[ -]\p{L}+)?) (?:group|arm|condition|wards?|schools?|homes?|sequence)\b|^[^.;,()]{0,20}\b(?:per|each) (?:group|arm)\b|^ (?:intervention|control|programme|exposed)\b|^ to \p{L}/iu';
 
     private const DESCRIBES = '/^(?:randomi[sz]ed|enrolled|recruited|included|assigned) \p{L}+s\b/iu';
-
-    private const CLUSTERS = '/\b(?:wards?|schools?|homes?|units?|practices|classes|clinics|hospitals|villages|teams|stations|depots|sites|clusters?)\b/iu';
 
     /** What leads right up to the count that it is said of: “the analysis set was”, “the analysis rests on”. */
     private const LEADING = '/\b(?:was|were|is|are|comprised|numbered|of|on|includ(?:ed|es)|compris(?:es|ing)) (?:the |all )?$/u';
@@ -158,13 +157,14 @@ final class CountReader implements LeadReader
     private function weight(NearCount $near, string $text): float
     {
         $count = $near->count;
-        $isClusters = preg_match(self::CLUSTERS, $near->between) === 1 && ! $count->person;
-
+        $clusters = People::CLUSTERS;
+        $isClusters = ! $count->person && preg_match("/\b{$clusters}\b/iu", $near->between) === 1;
+        $areClusters = $isClusters && preg_match("/^(?: \p{L}+(?:-\p{L}+)*)?? {$clusters}\b/iu", $near->between) === 1;
         $isOfCases = preg_match('/^ cases\b(?! and\b)/iu', substr($text, $count->end, 20)) === 1;
 
         return ($count->person ? 0.3 : 0.0) - ($isOfCases ? 0.8 : 0.0) -
             (preg_match(self::DENIED, $near->between) === 1 ? 1.6 : 0.0) -
-            ($isClusters ? 1.2 : 0.0) -
+            ($isClusters ? 1.2 : 0.0) - ($areClusters ? 1.5 : 0.0) -
             min(0.6, strlen($near->between) / 150) -
             (preg_match(self::ARM, substr($text, $count->end, 60)) === 1 ? 1.1 : 0.0) -
             ($count->value < 12 ? 0.5 : 0.0);

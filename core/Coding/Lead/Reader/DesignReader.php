@@ -10,6 +10,7 @@ use WaryHeron\Core\Coding\Lead\Lead;
 use WaryHeron\Core\Coding\Lead\LeadReader;
 use WaryHeron\Core\Coding\Lead\Passage;
 use WaryHeron\Core\Coding\Lead\Passages;
+use WaryHeron\Core\Coding\Lead\People;
 use WaryHeron\Core\Coding\Lead\Told\HeardDesigns;
 use WaryHeron\Core\Coding\Lead\Traps;
 use WaryHeron\Core\FullText\Reading\SectionKind;
@@ -28,8 +29,9 @@ final class DesignReader implements LeadReader
             '\bcluster[ -]?(?:randomi[sz]ed|trial)?' => 1.6,
             '\bgroup[ -]randomi[sz]ed\b' => 1.8,
             '\bstepped[ -]wedge\b' => 2.2,
-            '\b(?:wards?|schools?|homes?|units?|practices|classes|clinics|hospitals|villages|teams|stations|depots|sites)\b[^.;]{0,40}\b(?:were|was) (?:randomi[sz]ed|randomly|allocated|assigned|drawn)' => 1.8,
-            '\brandomi[sz]ed (?:\w+ ){0,2}(?:wards|schools|homes|units|practices|classes|clinics|hospitals|villages|teams|stations)\b' => 1.8,
+            '\b'.People::CLUSTERS.'\b[^.;]{0,40}\b(?:were|was) (?:randomi[sz]ed|randomly|allocated|assigned|drawn)' => 1.8,
+            '\brandomi[sz]ed (?:\w+ ){0,2}'.People::CLUSTERS.'\b' => 1.8,
+            '\bunit of (?:randomi[sz]ation|allocation)\b' => 1.6,
         ],
         'crossover' => [
             '\bcross-?over\b' => 2.0,
@@ -38,6 +40,8 @@ final class DesignReader implements LeadReader
             '\b(?:his|her|their) own controls?\b' => 1.4,
             '\b(?:order|sequence) of (?:the )?(?:conditions|treatments|periods|blocks)\b' => 1.2,
             '\bboth conditions\b' => 0.8,
+            '\bwithin-(?:subjects?|persons?)\b' => 1.6,
+            '\bin an order\b|\bthe order (?:of [^.;]{3,40} )?was (?:random\w*|drawn|decided)\b' => 1.6,
             '\bin (?:a )?(?:random|randomi[sz]ed|counterbalanced) order,? (?:each|every|all|both)\b' => 1.6,
             '\b(?:each|every|all|both)\b[^.;]{0,60}\bin (?:a )?(?:random|randomi[sz]ed|counterbalanced) order\b' => 1.6,
             '\bbetween (?:the )?(?:two )?(?:periods|phases|conditions)\b' => 0.8,
@@ -52,6 +56,8 @@ final class DesignReader implements LeadReader
         ],
         'qualitative' => [
             '\bqualitative\b' => 1.6,
+            '\binterview study\b' => 1.6,
+            '\b(?:two|three|four|five|six|seven|main) themes\b|\bthemes (?:came up|emerged|were (?:found|identified|built))\b' => 1.0,
             '\bfocus groups?\b' => 1.3,
             '\b(?:semi-structured|in-depth|individual) interviews?\b' => 1.5,
             '\b(?:thematic|framework|content) analysis\b' => 1.3,
@@ -72,12 +78,14 @@ final class DesignReader implements LeadReader
             '\b(?:year|months?|weeks?|period) before and (?:in )?(?:the )?(?:\w+ )?(?:years?|months?|weeks?|period) after\b' => 1.3,
             '\b(?:no|without a) control (?:group|wards?|arm|site)\b' => 0.6,
             '\bbefore and (?:after|\w+ months after)\b' => 0.9,
+            '\bthe (?:year|month|weeks|months) before\b[^.;]{0,80}\bthe (?:year|month|weeks|months) after\b' => 1.4,
             '\b(?:years?|months|weeks|nights|period) before\b[^.;]{0,80}\b(?:those|that|in the (?:\w+ )?(?:years?|months|weeks|nights|period)) after\b' => 1.4,
         ],
         'cohort' => [
             '\bcohort\b' => 1.8,
             '\bfollow(?:ed)?[ -]?up (?:study|for|of)\b' => 0.8,
             '\bperson[ -]years\b' => 1.5,
+            '\bbaseline\b[^.]{0,80}\b(?:during|over|in) the (?:next|following) (?:\w+ )?(?:years?|months)\b' => 1.4,
             '\b(?:we|were) followed (?:up )?[^.;]{0,60}\b(?:for|over|during) [^.;]{0,15}\b(?:years|months)\b' => 1.4,
             '\b(?:regist(?:er|ry)|claims|administrative|payroll) (?:data|records)\b' => 0.8,
             '\brecord linkage\b|\bwere linked (?:to|with)\b' => 0.8,
@@ -93,6 +101,9 @@ final class DesignReader implements LeadReader
         ],
         'parallel' => [
             '\brandomi[sz]ed\b' => 0.9,
+            '\bRCT\b' => 1.4,
+            '\b(?:allocated|assigned|divided)\b[^.;]{0,30}\bby (?:the toss|a coin|coin|drawing|chance|lots?|computer|sealed)\b' => 1.4,
+            '\b(?:drawn|chosen) at random\b|\bsealed envelopes\b' => 0.7,
             '\brandomly (?:allocated|assigned|divided)\b' => 1.3,
             '\b(?:allocated|assigned) (?:at random|by lot)\b' => 1.3,
             '\bparallel[ -](?:group|arm)' => 1.8,

@@ -6,6 +6,7 @@ namespace WaryHeron\Core\Coding\Lead\Reader;
 
 use WaryHeron\Core\Coding\Lead\Count;
 use WaryHeron\Core\Coding\Lead\Figures;
+use WaryHeron\Core\Coding\Lead\People;
 
 /** People whom a sentence counts by groups: their sum, where it says that both groups did the same. */
 final class GroupsTogether
@@ -27,8 +28,8 @@ final class GroupsTogether
     {
         $isShared = count($people) === 2 && preg_match(self::SHARED, $text) === 1;
 
-        return self::toEach($text)
-            ?? self::withinClusters($whole)
+        return self::withinClusters($whole)
+            ?? self::toEach($text)
             ?? self::withControls($text)
             ?? ($isShared ? $people[0]->value + $people[1]->value : null);
     }
@@ -48,11 +49,12 @@ final class GroupsTogether
     private static function toEach(string $text): ?float
     {
         [$number, $given] = [self::NUMBER, self::GIVEN];
-        $to = '(?: \p{L}+){0,2}? to\b';
+        // twelve wards are no people
+        $of = '(?:(?! '.People::CLUSTERS.'\b) \p{L}+){0,2}?';
+        $to = $of.' to\b';
 
         return self::sum(
-            "/\b(?|{$given} {$number}{$to}|{$number}(?: \p{L}+){0,2}? were (?:\p{L}+ly )?{$given}{$to})".
-            "[^.;]{0,60}? and {$number}{$to}/iu",
+            "/\b(?|{$given} {$number}{$to}|{$number}{$of} were (?:\p{L}+ly )?{$given}{$to})[^.;]{0,60}? and {$number}{$to}/iu",
             $text,
         );
     }

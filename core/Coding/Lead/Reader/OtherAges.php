@@ -45,7 +45,7 @@ final class OtherAges
     private static function isOfOthers(string $sentence, string $value): bool
     {
         $after = '(?:\s*\([^()]*\))?(?:\s*(?:months?|weeks?|days?)\b|\s*years?\s+(?:older|younger)\b)';
-        $before = '\b(?:taught|worked|served|been|lived|smoked) (?:\p{L}+ )?for ';
+        $before = '\b(?:taught|worked|served|been|lived|smoked) (?:\p{L}+ ){0,5}for ';
         $controls = '\b(?:controls|cases)\s*\([^()]*';
 
         return preg_match("/{$value}{$after}|{$before}{$value}\\b|{$controls}{$value}/iu", $sentence) === 1;
