@@ -45,6 +45,7 @@ it('tells what was tested from what it was compared with', function (
     ['To test whether lessons outdoors, compared with lessons indoors, improve attention.', 'lessons outdoors', 'lessons indoors', 'Abstract'],
     ['Stations in the control arm kept their roster.', null, 'kept their roster'],
     ['The other classes stayed indoors.', null, 'stayed indoors'],
+    ['PURPOSE: To test yoga in the break against a waiting list.', 'yoga', 'a waiting list', 'Abstract'],
 ]);
 
 it('sets apart what is set against something else', function (string $said, ?string $tested, ?string $compared) {

@@ -172,6 +172,7 @@ it('finds how many were women however it is put', function (string $said, ?strin
     ['A trial in drivers (120, of whom 9 were women) by Holt found nothing.', null],
     'of all' => ["| Lamps | Usual | All\nSex (M/F) | 10/30 | 10/10 | 20/40", '66.7'],
     'of the groups' => ["| Lamps | Usual\nWomen:men | 30:10 | 15:5", '75'],
+    ['Half were women (32 of 64), and the average age was 41 years.', '50'],
 ]);
 
 it('finds how many were randomised or took part however it is put', function (string $said, ?string $count, string $heading = 'Results') {

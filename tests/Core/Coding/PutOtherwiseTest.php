@@ -204,6 +204,8 @@ it('finds the setting and the main outcome however they are put', function (stri
     ['outcome', 'We defined time to first fall as the primary outcome.', 'time to first fall'],
     ['outcome', 'Falls, the primary outcome, were counted by staff.', 'Falls'],
     ['setting', 'We interviewed 23 housekeepers of six hotels.', 'six hotels'],
+    ['setting', 'Agents of a call centre were asked.', 'call centre'],
+    ['setting', 'A questionnaire was answered by 1,318 technicians of 31 public hospitals.', '31 public hospitals'],
 ]);
 
 it('is not taken in by what looks like it', function (AskedItem $item, string $heading, string $said, ?string $value) {
@@ -365,6 +367,7 @@ it('finds who paid, and who says nothing of it', function (string $said, ?string
     ['No funding.', 'none'],
     ['Financed by the municipality of Aldermoor and the Garden Fund.', 'municipality of Aldermoor'],
     ['The authors received no money for this work.', 'none'],
+    ['The employer paid the teacher; no other funding.', 'The employer'],
 ]);
 
 it('finds whether somebody has interests', function (string $said, ?string $interests) {

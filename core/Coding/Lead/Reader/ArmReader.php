@@ -86,7 +86,8 @@ final class ArmReader implements LeadReader
         if ((! $isAim && ! self::mayTell($passage)) || Traps::isCited($passage)) {
             return null;
         }
-        $isTitle = $passage->section === SectionKind::Title;
+        // what stands before all headings is the title, or the whole of a letter
+        $isTitle = $passage->number === 0;
         $contrast = $isTitle ? Contrast::inTitle($passage->text) : Contrast::in($passage->text);
         // “nurse-led versus surgeon-led follow-up” says what was compared, and of what was tested only half
         $value = $isControl ? $contrast?->compared : ($isTitle ? null : $contrast?->tested);

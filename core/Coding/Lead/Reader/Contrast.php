@@ -27,7 +27,7 @@ final readonly class Contrast
         '\b(?:compar(?:e[ds]?|ing)|comparison of) (?<one>(?!(?:with|to|by|and|or)\b)[^.,;:]{3,90}?) '.
         '(?:with|to|against) '.self::OTHER,
         '\bcomparison between '.self::ONE.' and '.self::OTHER,
-        '\b(?:whether|effects? of|effectiveness of|efficacy of|evaluat\w+|test\w* (?:if|that)) '.
+        '\b(?:whether|to (?:test|examine|study|assess)|effects? of|effectiveness of|efficacy of|evaluat\w+|test\w* (?:if|that)) '.
         self::ONE.',? '.self::AGAINST.' '.self::OTHER,
         '\bhalf (?:of (?:them|the \p{L}+) )?(?:took|received|had|got|wore|used|attended) '.self::ONE
             .'(?:,|,? and) the other half '.self::OTHER,

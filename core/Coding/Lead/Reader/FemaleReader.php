@@ -170,9 +170,9 @@ final class FemaleReader implements LeadReader
         $women = self::WOMEN;
         $parts = implode('|', array_keys(self::PARTS));
         $told = [];
-        $part = "/\b({$parts})(?: of\b[^.;]{0,40}?|\)\s*)\b(?:were|are)\s+{$women}\b/iu";
+        $part = "/\b({$parts})(?: of\b[^.;]{0,40}?|\)\s*|\s+)\b(?:were|are)\s+{$women}\b/iu";
         if (preg_match($part, strtr($text, '-', ' '), $m) === 1) {
-            $told[] = new Share(self::PARTS[mb_strtolower($m[1])], 0.6, 'a part is given in words');
+            $told[] = new Share(self::PARTS[mb_strtolower($m[1])], 0.3, 'a part is given in words');
         }
         $all = "\b(?:every|each) \p{L}+ was (?:a )?{$women}\b|\ball\b(?! but)[^.;]{0,30}\b(?:were|are)\s+{$women}\b|".
             "\bonly {$women}\b|\ball of (?:them|whom) {$women}\b";

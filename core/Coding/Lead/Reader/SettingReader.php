@@ -20,10 +20,10 @@ final class SettingReader implements LeadReader
 {
     private const PLACE = '(?:hospitals?|wards?|schools?|universit\w+|colleges?|clinics?|nursing homes?|care homes?|homes?|laborator\w+|units?|centres?|centers?|departments?|practices|factor\w+|plants?|stations?|depots?|prisons?|compan\w+|offices?|communit\w+|villages?|districts?|services?|facilit\w+|sites?|ships?|ferries|ferry|mines?|mills?|\p{L}*yards?|farms?|hotels?|kitchens?|surger(?:y|ies)|barracks|class(?:es|rooms?)|airlines?|rooms?)';
 
-    private const TOOK = '\b(?:took p(?:lace|art)|participated|was (?:done|carried out|conducted|held|set)|were (?:recruited|drawn|invited|enrolled|employed|conducted)|we (?:carried out|conducted|interviewed|surveyed|followed|observed|recruited|invited|studied|approached|enrolled|asked)|conducted (?:in|at|on)|recruited (?:from|in|at)|worked|works?|employed|setting|located|liv(?:ing|ed) in|attending|residents of|patients of|students (?:of|at)|nurses (?:of|on|at|in)|will take place|slept (?:in|at)|were (?:studied|taught|treated|asked|eligible)|agreed to take part|employees of|(?:patients|residents|pupils|students|workers|members|guards|staff|children|drivers) (?:of|on|at|in|from))\b';
+    private const TOOK = '^\p{L}+(?: \p{L}+)? (?:of|at|in|from) (?:an?|the|our|'.Figures::PATTERN.')\b|\b(?:took p(?:lace|art)|participated|was (?:done|carried out|conducted|held|set|sent to|answered by)|were (?:sent to|recruited|drawn|invited|enrolled|employed|conducted)|we (?:carried out|conducted|interviewed|surveyed|followed|observed|recruited|invited|studied|approached|enrolled|asked)|conducted (?:in|at|on)|recruited (?:from|in|at)|worked|works?|employed|setting|located|liv(?:ing|ed) in|attending|residents of|patients of|students (?:of|at)|nurses (?:of|on|at|in)|will take place|slept (?:in|at)|were (?:studied|taught|treated|asked|eligible)|agreed to take part|employees of|(?:patients|residents|pupils|students|workers|members|guards|staff|children|drivers) (?:of|on|at|in|from))\b';
 
     /** How people were chosen, asked and reckoned with, where a place is named in passing. */
-    private const ELSE = '\b(?:regression|multilevel|adjust\w+|crossover|two-period|drawn at random|random numbers?|computer|envelopes?|interviews? (?:took place|were (?:held|conducted)))\b';
+    private const ELSE = '\b(?:eligible if|regression|multilevel|adjust\w+|crossover|two-period|drawn at random|random numbers?|computer|envelopes?|interviews? (?:took place|were (?:held|conducted)))\b';
 
     public function reads(AskedItem $item): bool
     {
@@ -68,7 +68,7 @@ final class SettingReader implements LeadReader
 
         return 0.2 +
             ($took ? 0.8 : 0.0) +
-            ($counts ? 0.3 : 0.0) +
+            ($counts ? 0.45 : 0.0) +
             ($passage->has('^settings?\b') ? 0.8 : 0.0) -
             ($passage->has(self::ELSE) ? 0.8 : 0.0) +
             ($isThere ? 0.6 : 0.0) +
