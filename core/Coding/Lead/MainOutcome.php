@@ -56,7 +56,7 @@ final readonly class MainOutcome
     private static function score(Passage $passage): float
     {
         $isStrong = $passage->has('\b(?:primary|main|principal|chief)\b');
-        $isSentence = $passage->has('\b(?:was|is|were|named|chosen|served as|:)');
+        $isSentence = $passage->has('\b(?:was|is|were|will be|named|chosen|served as|:)');
 
         return ($isStrong ? 2.0 : 0.5) +
             ($isSentence ? 0.6 : 0.0) -
@@ -121,7 +121,7 @@ final readonly class MainOutcome
                 "/^([^,;]{3,80}), (?:the|our|its) {$name},/iu",
                 "/\b{$name},\s+(?!(?:as|which|\p{L}+ed|chosen)\b)([^,;]{4,80}),\s+(?:was|were|is|are)\b/iu",
                 '/\bpowered on\s+(.+)$/iu',
-                "/\b{$name}\b[^.:]{0,60}?(?:\bwas\b|\bwere\b|\bis\b|\bare\b|:)\s*(.+)$/iu",
+                "/\b{$name}\b[^.:]{0,60}?(?:\bwas\b|\bwere\b|\bis\b|\bare\b|\bwill be\b|:)\s*(.+)$/iu",
                 "/\b{$name}\b[^.:]{0,30}?,\s*(.+)$/iu",
             ] as $pattern
         ) {

@@ -46,6 +46,7 @@ it('tells what was tested from what it was compared with', function (
     ['Stations in the control arm kept their roster.', null, 'kept their roster'],
     ['The other classes stayed indoors.', null, 'stayed indoors'],
     ['PURPOSE: To test yoga in the break against a waiting list.', 'yoga', 'a waiting list', 'Abstract'],
+    ['We will randomise 140 nurses to a light alarm or to their usual alarm.', 'light alarm', 'usual alarm'],
 ]);
 
 it('sets apart what is set against something else', function (string $said, ?string $tested, ?string $compared) {
@@ -68,6 +69,7 @@ it('takes the time before for what is compared, and people for no comparator, as
 })->with([
     'before and after' => ['Errors were compared in this before-after study. Calls were counted before the room was opened, and after it.', 'before the room was opened'],
     'cases and controls' => ['This was a matched case-control study. Two controls were drawn for each case.', null],
+    'before and after in one' => ['In this before-after study nurses were asked four weeks before and three months after the refitting.', 'before the refitting'],
 ]);
 
 it('knows a place from what is named in passing', function (string $methods, ?string $holds) {

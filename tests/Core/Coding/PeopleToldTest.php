@@ -88,6 +88,7 @@ it('finds a mean age however it is put', function (string $said, ?string $age, s
     ['Residents were between 68 and 99 years old.', null],
     ['Teachers had taught for 14.2 years on average.', null],
     ['They had worked in the trade for 9.5 years on average.', null],
+    ['Cases were on average 46.8 years old and controls 46.5; for all together it was 46.6 years.', '46.6'],
 ]);
 
 it('finds how many were women however it is put', function (string $said, ?string $share, string $heading = 'Results') {
@@ -253,6 +254,7 @@ it('finds how many were randomised or took part however it is put', function (st
     'a group by itself' => ["| Lamps | Usual\nRandomised | 33 | 31", null],
     'wards are no people' => ['Seven colleges were allocated to tutoring and seven to lectures.', null],
     ['The fourteen colleges had 902 students, of whom 846 gave consent.', '846'],
+    'cases and controls' => ['Participants: 214 nurses who had erred in 2015, and 428 nurses without errors took part.', '642'],
 ]);
 
 it('finds how many were analysed however it is put', function (string $said, ?string $count, string $heading = 'Results') {

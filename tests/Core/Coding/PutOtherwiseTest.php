@@ -62,6 +62,7 @@ it('finds how long it went on however it is put', function (string $said, ?strin
     ['Tests were taken 2 weeks before the course.', null],
     ['A three-week baseline was followed by six weeks of gardening.', '6'],
     ['“You cannot stop,” said a woman of 52 years.', null],
+    'a point in time' => ['Sleep was measured at three months.', null],
 ]);
 
 it('finds an estimate and a p value however they are put', function (string $said, ?string $estimate, ?string $p) {
@@ -206,6 +207,8 @@ it('finds the setting and the main outcome however they are put', function (stri
     ['setting', 'We interviewed 23 housekeepers of six hotels.', 'six hotels'],
     ['setting', 'Agents of a call centre were asked.', 'call centre'],
     ['setting', 'A questionnaire was answered by 1,318 technicians of 31 public hospitals.', '31 public hospitals'],
+    ['outcome', 'The primary outcome will be late arrivals in the last four weeks.', 'late arrivals'],
+    ['setting', 'Cashiers of nine supermarkets in Hungary were asked.', 'nine supermarkets'],
 ]);
 
 it('is not taken in by what looks like it', function (AskedItem $item, string $heading, string $said, ?string $value) {
@@ -323,6 +326,7 @@ it('finds an estimate of a comparison, and no other number with an interval', fu
     ['The change was smaller (a break: 41% before, 55% after).', null],
     ['Pupils were on task more, B = 7.1 percentage points, SE = 2.4.', 'RD 7.1'],
     'a correlation, which is not asked for' => ['Sleep was correlated with light (r = 0.41).', null],
+    ['Sleep quality was 1.9 points better with lamps (95% CI 0.7 to 3.1).', 'MD 1.9 (0.7 to 3.1)'],
 ]);
 
 it('finds a p value by itself', function (string $said, ?string $p) {
@@ -368,6 +372,7 @@ it('finds who paid, and who says nothing of it', function (string $said, ?string
     ['Financed by the municipality of Aldermoor and the Garden Fund.', 'municipality of Aldermoor'],
     ['The authors received no money for this work.', 'none'],
     ['The employer paid the teacher; no other funding.', 'The employer'],
+    ['The lamps were paid for by the wards; nobody funded the study.', 'none'],
 ]);
 
 it('finds whether somebody has interests', function (string $said, ?string $interests) {

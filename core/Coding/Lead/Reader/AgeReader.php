@@ -31,6 +31,7 @@ final class AgeReader implements LeadReader
         '\b(?i:average|typical) \p{L}+ was '.self::NUMBER.' years? (?:old|of age)' => 1.4,
         '\b[Aa]ges?(?: in years)? ranged[^.;]{0,50}\b(?:mean|average)(?: of)? '.self::NUMBER => 1.5,
         '(?:\b(?i:mean|average) age\s*(?:\([^()\d]*\))?|\bAge(?: in years)?)\s*[:=]\s*'.self::NUMBER => 1.4,
+        '\bfor (?:all|both)(?: \p{L}+){0,2} it was '.self::NUMBER => 1.5,
         '\bM\s*=\s*'.self::NUMBER.'\s*years?\b' => 1.4,
         '\b(?:age|old)\b[^.]{0,40}?\bthe (?:mean|average) (?:was|being) '.self::NUMBER => 1.3,
         '\b[Aa]ge\b[^.;\d]{0,12}(\d{1,3}[.·]\d+)\s*[(\[]\d{1,2}(?:[.·]\d+)?[)\]]' => 1.3,

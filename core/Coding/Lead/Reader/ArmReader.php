@@ -71,11 +71,13 @@ final class ArmReader implements LeadReader
     private static function before(Passage $passage): ?Lead
     {
         $before = '/\bbefore (?:the|this|our|any|it)\b[^.,;:()]{3,60}?(?=[.,;:()]|$| and\b)/iu';
-        if (! self::mayTell($passage) || preg_match($before, $passage->text, $found) !== 1) {
-            return null;
-        }
+        $both = '/\bbefore and (?:[^.;]{0,30} )?after (the [^.,;:()]{3,40}?)(?=[.,;:()]|$| and\b)/iu';
+        $isBefore = preg_match($before, $passage->text, $found) === 1;
+        $value = $isBefore ? $found[0] : (preg_match($both, $passage->text, $found) === 1 ? "before {$found[1]}" : null);
 
-        return Lead::from($passage, $found[0], 2.1 - $passage->number * 0.001, 'the time before');
+        return $value === null || ! self::mayTell($passage)
+            ? null
+            : Lead::from($passage, $value, 2.1 - $passage->number * 0.001, 'the time before');
     }
 
     /** What is set against something else in so many words, also where a paper says what it is for. */

@@ -9,7 +9,7 @@ use WaryHeron\Core\Text\Words;
 /** What a sentence sets against what: “allocated to a coaching programme or to written advice”. */
 final readonly class Contrast
 {
-    private const GIVEN = '(?:randomi[sz]ed|allocated|assigned|allotted)';
+    private const GIVEN = '(?:randomi[sz]ed?|allocated?|assigned|allotted)';
 
     private const ONE = '(?<one>(?!(?:with|to|by|and|or|the (?:order|sequence))\b)[^.;:]{3,140}?)';
 

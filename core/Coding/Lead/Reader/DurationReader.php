@@ -127,6 +127,7 @@ final class DurationReader implements LeadReader
         return match (true) {
             preg_match("/^[\\s-]*{$phase}\\b|^\\s+(?:before|earlier|previously|prior)\\b/iu", $after) === 1,
             preg_match("/\\b{$phase}(?: (?:period|phase))? (?:of|lasted)\\s*$/iu", $before) === 1 => 1.5,
+            preg_match('/\bat $/iu', $before) === 1 => 1.2,
             preg_match('/\bevery $|\bat \d+(?:, \d+)*,? (?:and|or) $|\b(?:wom[ae]n|m[ae]n|girl|boy|person|patient|worker|nurse) of $/iu', $before) === 1 => 2.0,
             ! $isSpan && preg_match('/^\s+(?:after|later|since)\b/iu', $after) === 1 => 0.7,
             default => 0.0,

@@ -39,7 +39,7 @@ final class EstimateReader implements LeadReader
         'RD' => '(?i:\brisk difference\b|\bpercentage points?\b|\bdifference in (?:proportions|percentages)\b)',
         'beta' => '\bbeta\b|β',
         'r' => '(?i:\bcorrelat\w+\b)|\br\s*=',
-        'MD' => '(?i:\b(?:mean )?differences?\b)|\bMD\b|\bchange\b|\bgain\b|\bincreas\w+|\bdecreas\w+|\bimprov\w+|\bfell\b|\brose\b|\blonger\b|\bshorter\b|\bmore\b|\bfewer\b|\bless\b|\blower(?:ed|s)?\b|\brais\w+|\bcut\b|\bsaved\b|\bgained\b|\bhigher\b|\breduc\w+|\bdropp\w+|\bstep\b|\beffect\b',
+        'MD' => '(?i:\b(?:mean )?differences?\b)|\bMD\b|\bchange\b|\bgain\b|\bincreas\w+|\bdecreas\w+|\bimprov\w+|\bfell\b|\brose\b|\b(?:long|short|bett|great|small|larg|fast|slow|quick|earli|strong|weak)er\b|\bworse\b|\bmore\b|\bfewer\b|\bless\b|\blower(?:ed|s)?\b|\brais\w+|\bcut\b|\bsaved\b|\bgained\b|\bhigher\b|\breduc\w+|\bdropp\w+|\bstep\b|\beffect\b',
     ];
 
     public function reads(AskedItem $item): bool

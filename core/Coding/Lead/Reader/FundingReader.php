@@ -24,7 +24,7 @@ final class FundingReader implements LeadReader
     /** What funders did or did not do says not who they were. */
     private const ROLE = '/\b(?:no|not|nothing|neither)\b[^.;]{0,30}\b(?:role|part|influence|say|access|input|hand)\b|\bhad no\b/iu';
 
-    private const NOBODY = '/\b(?:no(?! other\b| further\b)|without|not)\b[^.;]{0,40}\b(?:funds?|funding|funded|support|grants?|money|financ\w+|sponsor\w*)\b|\bunfunded\b|\bself-?(?:funded|financed)\b|\b(?:funding|support|sponsors?)\s*[:.]?\s*(?:none|nil|no)\b|\bown (?:resources|means|time)\b|\bordinary means\b/iu';
+    private const NOBODY = '/\bnobody (?:funded|paid|financed)\b|\b(?:no(?! other\b| further\b)|without|not)\b[^.;]{0,40}\b(?:funds?|funding|funded|support|grants?|money|financ\w+|sponsor\w*)\b|\bunfunded\b|\bself-?(?:funded|financed)\b|\b(?:funding|support|sponsors?)\s*[:.]?\s*(?:none|nil|no)\b|\bown (?:resources|means|time)\b|\bordinary means\b/iu';
 
     /** The same as a clause of a sentence that says who they were: “donated by so-and-so, which had no part in it”. */
     private const ROLE_CLAUSE = '/(?:,? (?:which|who|and|but)(?: they)?|; (?:the )?\p{Ll}+) (?:had|has|played|took) no\b[^,.;]*/iu';

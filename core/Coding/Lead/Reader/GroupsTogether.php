@@ -42,7 +42,26 @@ final class GroupsTogether
     {
         $said = '(?:'.implode('|', $cues).')';
 
-        return self::byKind($people, $text, $said) ?? self::byArm($text, $said);
+        return self::byKind($people, $text, $said) ?? self::byArm($text, $said) ?? self::ofCases($people, $text);
+    }
+
+    /**
+     * “214 workers who consulted for pain, and 428 workers without it”.
+     *
+     * @param  list<Count>  $people
+     */
+    private static function ofCases(array $people, string $text): ?float
+    {
+        [$cases, $controls] = [$people[0] ?? null, $people[1] ?? null];
+        if ($cases === null || $controls === null || count($people) > 2) {
+            return null;
+        }
+        $with = '/^(?: \p{L}+){1,3} (?:who|with)\b[^.;]*\band $/u';
+        $without = '/^[^.;]{0,80}\b(?:without|who had (?:not|no|none|never)|healthy|as controls)\b/u';
+        $isBoth = preg_match($with, substr($text, $cases->end, $controls->at - $cases->end)) === 1
+            && preg_match($without, substr($text, $controls->end)) === 1;
+
+        return $isBoth ? $cases->value + $controls->value : null;
     }
 
     /** “We assigned 64 to dim and 64 to bright light”. */

@@ -46,7 +46,7 @@ final class OtherAges
     {
         $after = '(?:\s*\([^()]*\))?(?:\s*(?:months?|weeks?|days?)\b|\s*years?\s+(?:older|younger)\b)';
         $before = '\b(?:taught|worked|served|been|lived|smoked) (?:\p{L}+ ){0,5}for ';
-        $controls = '\b(?:controls|cases)\s*\([^()]*';
+        $controls = '\b(?:controls|cases)(?: (?:were|had)[^.;\d]{0,30}|\s*\([^()]*)';
 
         return preg_match("/{$value}{$after}|{$before}{$value}\\b|{$controls}{$value}/iu", $sentence) === 1;
     }
