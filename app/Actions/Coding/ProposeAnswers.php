@@ -14,6 +14,7 @@ use App\Queries\Coding\Corrections;
 use App\Queries\Coding\StudyParts;
 use Illuminate\Support\Facades\DB;
 use WaryHeron\Core\Coding\AnswerKind;
+use WaryHeron\Core\Coding\CodeType;
 use WaryHeron\Core\Coding\InvalidAnswer;
 use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
 use WaryHeron\Core\Coding\Lead\Lead;
@@ -209,8 +210,8 @@ final readonly class ProposeAnswers
         [$copy, $whole] = $copies;
         $value = $lead === null ? null : $this->value($code, $lead);
         if ($lead === null || $value === null) {
-            // an abstract leaves out too much for its silence to say something
-            return $whole === null ? null : ProposedAnswer::none($code, $passages, $whole);
+            // an abstract leaves out too much for its silence to say something, and so does whoever words it otherwise
+            return $whole === null || $code->type === CodeType::YesNo ? null : ProposedAnswer::none($code, $passages, $whole);
         }
 
         return ProposedAnswer::read($lead, $value, $copy);

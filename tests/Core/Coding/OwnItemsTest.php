@@ -5,6 +5,7 @@ namespace Tests\Core\Coding\OwnItems;
 use Tests\Core\Coding\SmallPaper;
 use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
 use WaryHeron\Core\Coding\Lead\Asked\ItemType;
+use WaryHeron\Core\Coding\Lead\Briefing;
 
 it('finds a number of one’s own by its unit, or next to its words', function (string $label, string $unit, string $said, ?string $value) {
     $item = new AskedItem('own', $label, ItemType::Number, unit: $unit);
@@ -41,6 +42,17 @@ it('says yes or no where a passage speaks of all that is asked', function (strin
     ['Assessors blinded', 'Assessors could not be blinded.', 'No'],
     ['Assessors blinded', 'Outcomes were assessed by unblinded assessors.', 'No'],
     ['Assessors blinded', 'Holt and colleagues (2011) blinded their assessors.', null],
+]);
+
+it('says yes or no by other names of an item, too', function (string $said, ?string $told) {
+    $names = new Briefing('', ['concealed', 'sealed envelopes']);
+    $item = new AskedItem('own', 'Nobody could foresee the next allocation', ItemType::Choice, ['Yes', 'No', 'Unclear'], briefing: $names);
+    expect(SmallPaper::answer($item, 'Methods', $said))->toBe($told);
+})->with([
+    ['The list was concealed from nurses.', 'Yes'],
+    ['Groups were drawn from sealed, opaque envelopes.', 'Yes'],
+    ['The list was not concealed.', 'No'],
+    ['Nurses were randomised.', null],
 ]);
 
 it('finds options as papers write them, but not those that it denies', function (array $options, string $label, string $said, ?string $told) {

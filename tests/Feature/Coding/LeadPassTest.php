@@ -25,6 +25,8 @@ it('finds in a first look what stands at the beginning, and lets its silence say
         AtTheDesk::asked('People randomised', CodeType::Number),
         AtTheDesk::asked('Mean age', CodeType::Number),
         AtTheDesk::asked('Dogs kept', CodeType::Number),
+        // a paper may say so in other words
+        AtTheDesk::asked('Allocation concealed', CodeType::YesNo),
     );
     AtTheDesk::copy($world, ...longPaper());
     app(ProposeAnswers::class)->execute($world->review, $world->publication('Bed lamps'), pass: $pass);

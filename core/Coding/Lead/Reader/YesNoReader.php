@@ -14,7 +14,7 @@ use WaryHeron\Core\Coding\Lead\Ranked\Ranking;
 use WaryHeron\Core\Coding\Lead\Ranked\Stems;
 use WaryHeron\Core\Coding\Lead\Traps;
 
-/** Whether something was so: a passage that speaks of all that the item names says yes, or denies it. */
+/** Whether something was so: a passage that speaks of all that the item, or another name of it, asks says yes or no. */
 final class YesNoReader implements LeadReader
 {
     private const DENIED = '/\b(?:not|no|never|without|neither|nor|nobody|none|lack(?:ed|ing)?|impossible)\b/iu';
@@ -34,9 +34,8 @@ final class YesNoReader implements LeadReader
     public function leads(AskedItem $item, Passages $paper): array
     {
         $leads = [];
-        $asked = array_diff(Stems::of($item->label), self::ASKING);
-        foreach ($asked === [] ? [] : Ranking::of($item, $paper)->best(10) as $ranked) {
-            $isDenied = Traps::isCited($ranked->passage) ? null : self::isDenied($ranked->passage, $asked);
+        foreach (Ranking::of($item, $paper)->best(10) as $ranked) {
+            $isDenied = Traps::isCited($ranked->passage) ? null : self::says($ranked->passage, $item);
             if ($isDenied !== null) {
                 $told = $isDenied ? 'no' : 'yes';
                 $value = (string) self::option($item, $told);
@@ -45,6 +44,20 @@ final class YesNoReader implements LeadReader
         }
 
         return $leads;
+    }
+
+    /** @return ?bool whether it denies what the item, or another name of it, asks; null where it does not speak of it */
+    private static function says(Passage $passage, AskedItem $item): ?bool
+    {
+        foreach ([$item->label, ...$item->briefing->synonyms] as $name) {
+            $asked = array_diff(Stems::of($name), self::ASKING);
+            $isDenied = $asked === [] ? null : self::isDenied($passage, $asked);
+            if ($isDenied !== null) {
+                return $isDenied;
+            }
+        }
+
+        return null;
     }
 
     private static function option(AskedItem $item, string $told): ?string
