@@ -55,6 +55,15 @@ it('says yes or no by other names of an item, too', function (string $said, ?str
     ['Nurses were randomised.', null],
 ]);
 
+it('offers the sentence that speaks of a text, and none for one weak word or numbers', function (string $label, string $said, ?string $told) {
+    expect(SmallPaper::answer(new AskedItem('own', $label, ItemType::Text), 'Methods', $said))->toBe($told);
+})->with([
+    ['Duration of each session', 'The duration of a session was 30 minutes.', 'The duration of a session was 30 minutes.'],
+    ['Duration of each session', 'The duration of follow-up was a year.', null],
+    ['Sleep diary', 'Sleep was noted in a diary.', 'Sleep was noted in a diary.'],
+    'a row of a table' => ['Sleep diary', "Sleep diary | Lamps | Usual\nNights | 4 | 5", null],
+]);
+
 it('finds options as papers write them, but not those that it denies', function (array $options, string $label, string $said, ?string $told) {
     expect(SmallPaper::answer(new AskedItem('own', $label, ItemType::Choice, $options), 'Methods', $said))->toBe($told);
 })->with([
