@@ -8,6 +8,7 @@ use App\Models\Publication;
 use WaryHeron\Core\Coding\AnswerKind;
 use WaryHeron\Core\Coding\Evidence;
 use WaryHeron\Core\Coding\GivenAnswer;
+use WaryHeron\Standins\Corpus\PeopleTold;
 
 /** What the demo's coders read off an abstract. */
 final class ReadOff
@@ -48,22 +49,14 @@ final class ReadOff
     private static function told(Publication $publication): array
     {
         $text = $publication->abstract;
-        $sentence = function (string $pattern) use ($text): string {
-            foreach (preg_split('/(?<=[.!?])\s+(?=\p{Lu})/u', $text) ?: [] as $one) {
-                if (preg_match($pattern, $one) === 1) {
-                    return (string) preg_replace('/^[\p{L} ]{4,30}: /u', '', $one);
-                }
-            }
-
-            return '';
-        };
+        $sentence = fn (string $pattern): string => PeopleTold::sentenceWith($pattern, $text);
         $whole = mb_strtolower("{$publication->title} {$text}");
         $design = match (true) {
             str_contains($whole, 'cluster') || str_contains($whole, 'stepped-wedge') => 'cluster trial',
             str_contains($whole, 'crossover') ||
                 str_contains($whole, 'own controls') ||
                 str_contains($whole, 'random order') => 'crossover trial',
-            preg_match('/randomi|randomly|allocated/', $whole) === 1 => 'parallel-group trial',
+            preg_match('/randomi|randomly|allocated|parallel-group/', $whole) === 1 => 'parallel-group trial',
             str_contains($whole, 'before') => 'before-after study',
             default => 'other',
         };
@@ -75,8 +68,8 @@ final class ReadOff
                 'pharmacy or laboratory' => preg_match('/pharmac|laborator/', $whole),
             ]),
         ) ?: ['mixed or other'];
-        $told = $sentence('/randomis|assigned|allocated|took part|analysed|observed|crossover|served|received/');
-        $size = self::size($told);
+        $told = PeopleTold::sentence($text);
+        $size = PeopleTold::count($text);
         // the lamps, not what they are compared with
         preg_match('/(\d,\d{3}) lux/', "{$publication->title} {$text}", $lux);
         $outcome = $sentence('/primary outcome|assessed|measured|Outcomes were|counted/');
@@ -90,7 +83,7 @@ final class ReadOff
                             match ($design) {
                                 'cluster trial' => '/cluster|units|sites/',
                                 'crossover trial' => '/crossover|own controls|random order/',
-                                'parallel-group trial' => '/randomi|randomly|allocated/',
+                                'parallel-group trial' => '/randomi|randomly|allocated|parallel-group/',
                                 default => '/before (?:and|.* again)|again after|replaced/',
                             },
                         ),
@@ -110,25 +103,5 @@ final class ReadOff
                         $outcome,
                     ],
         ]);
-    }
-
-    /** How many people a sentence tells of, in figures or in words; not how bright the lamps were, or how long it took. */
-    private static function size(string $told): string
-    {
-        $others = '(?!lux|sites|centres|hospitals|wards|units|weeks|days|hours|nights|shifts|consecutive|years)';
-        if (preg_match("/(?:^|[^\\d,])(\\d{2,4}|\\d,\\d{3}) {$others}(?=\\p{L})/u", $told, $figures) === 1) {
-            return $figures[1];
-        }
-        $ones = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve', 'thirteen'];
-        $ones = [...$ones, 'fourteen', 'fifteen', 'sixteen', 'seventeen', 'eighteen', 'nineteen'];
-        $tens = ['twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 'eighty', 'ninety'];
-        $words = '(?:('.implode('|', $tens).')(?:-('.implode('|', array_slice($ones, 0, 9)).'))?|('.implode('|', array_slice($ones, 8)).'))';
-        if (preg_match("/\\b{$words} {$others}(?=\\p{L})/iu", $told, $found) !== 1) {
-            return '';
-        }
-        $of = fn (string $word, array $list): int => $word === '' ? 0 : (int) array_search(strtolower($word), $list, true) + 1;
-        $ten = $of($found[1], $tens);
-
-        return (string) (($ten === 0 ? 0 : 10 * ($ten + 1)) + $of($found[2] ?? '', $ones) + $of($found[3] ?? '', $ones));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WaryHeron\Standins\Locker;
 
 use WaryHeron\Standins\Corpus\Chance;
+use WaryHeron\Standins\Corpus\PeopleTold;
 use WaryHeron\Standins\Corpus\Study;
 use WaryHeron\Standins\Corpus\StudyWriter;
 
@@ -133,9 +134,8 @@ final readonly class ReportText
     private function outcomes(): array
     {
         // what the abstract tells of people is not contradicted
-        $all = preg_match('/(?:^|[^\d,.])(\d{2,3}) (?!per|%|of|min|mm|lux|weeks|points|sites)(?=\p{L})/u', $this->entry['abstract'], $told) === 1
-            ? max(10, (int) $told[1])
-            : $this->chance->int(60, 260);
+        $told = (int) str_replace(',', '', PeopleTold::count($this->entry['abstract']));
+        $all = $told > 1 ? $told : $this->chance->int(60, 260);
         $groups = [intdiv($all, 2), $all - intdiv($all, 2)];
         $risk = $this->chance->int(14, 30) / 100;
         $ratio = $this->chance->int(45, 105) / 100;
@@ -219,7 +219,7 @@ final readonly class ReportText
     private const PROCEDURE = [
         'Measurements were taken at 22:00, 02:00 and 06:00.',
         'Light at eye height was logged every minute by a sensor worn at the collar.',
-        'Between the conditions the staff worked their usual lamps for a week.',
+        'For a week before, the staff worked under their usual lamps.',
         'Nobody was asked to change when or how much coffee they drank; it was noted.',
         'Sleep was recorded by wrist movement and in a diary.',
         'Those who measured did not know which lamps had been on.',
@@ -238,7 +238,7 @@ final readonly class ReportText
     private const FLOW = [
         'Most of those who were asked took part.',
         'Reasons for leaving were a change of ward, illness and, in two cases, headache.',
-        'People at the start were alike in both conditions (Table 1).',
+        'People at the start were alike under both lamps (Table 1).',
         'No night had to be left out.',
     ];
 

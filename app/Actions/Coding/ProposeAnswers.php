@@ -211,7 +211,9 @@ final readonly class ProposeAnswers
         $value = $lead === null ? null : $this->value($code, $lead);
         if ($lead === null || $value === null) {
             // an abstract leaves out too much for its silence to say something, and so does whoever words it otherwise
-            return $whole === null || $code->type === CodeType::YesNo ? null : ProposedAnswer::none($code, $passages, $whole);
+            $isSilent = $whole !== null && ! in_array($code->type, [CodeType::YesNo, CodeType::Choices], true);
+
+            return $isSilent ? ProposedAnswer::none($code, $passages, $whole) : null;
         }
 
         return ProposedAnswer::read($lead, $value, $copy);

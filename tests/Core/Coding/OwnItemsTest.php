@@ -6,6 +6,8 @@ use Tests\Core\Coding\SmallPaper;
 use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
 use WaryHeron\Core\Coding\Lead\Asked\ItemType;
 use WaryHeron\Core\Coding\Lead\Briefing;
+use WaryHeron\Core\Coding\Lead\Confidence;
+use WaryHeron\Core\Coding\Lead\LeadEngine;
 
 it('finds a number of one’s own by its unit, or next to its words', function (string $label, string $unit, string $said, ?string $value) {
     $item = new AskedItem('own', $label, ItemType::Number, unit: $unit);
@@ -62,6 +64,21 @@ it('offers the sentence that speaks of a text, and none for one weak word or num
     ['Duration of each session', 'The duration of follow-up was a year.', null],
     ['Sleep diary', 'Sleep was noted in a diary.', 'Sleep was noted in a diary.'],
     'a row of a table' => ['Sleep diary', "Sleep diary | Lamps | Usual\nNights | 4 | 5", null],
+]);
+
+it('proposes the option that title and abstract keep naming, where none speaks of the item', function (string $title, string $abstract, ?string $told) {
+    $options = ['nurses', 'doctors', 'pharmacy or laboratory', 'mixed or other'];
+    $paper = SmallPaper::study($title, $abstract, 'Lamps were lit on all wards.');
+    $lead = (new LeadEngine())->lead(new AskedItem('own', 'Occupation', ItemType::Choice, $options), $paper);
+    expect([$lead?->value, $lead?->confidence()])->toBe([$told, $told === null ? null : Confidence::Check]);
+})->with([
+    'in the title' => ['Lamps for ward nurses', 'We hung lamps for nurses.', 'nurses'],
+    'one of two words' => ['Lamps on nights', 'Laboratory staff had lamps. Of 40 laboratory staff, 30 slept.', 'pharmacy or laboratory'],
+    'of one' => ['Lamps for the night nurse', 'Sleep was better.', 'nurses'],
+    'said in passing' => ['Lamps on nights', 'Lamps were hung. A nurse lit them.', null],
+    'two alike' => ['Lamps for nurses and doctors', 'Sleep was better.', null],
+    'what is said of everything' => ['Lamps and other light', 'Other lamps were lit. Mixed light was given.', null],
+    'denied' => ['Lamps on wards', 'Staff other than nurses took part. There were no nurses, but not nurses alone.', null],
 ]);
 
 it('finds options as papers write them, but not those that it denies', function (array $options, string $label, string $said, ?string $told) {

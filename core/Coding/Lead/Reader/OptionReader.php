@@ -28,23 +28,34 @@ final class OptionReader implements LeadReader
         foreach (Ranking::of($item, $paper)->best(30) as $ranked) {
             $score = min(2.4, 0.8 + $ranked->score);
             foreach ($item->options as $option) {
-                if ($ranked->passage->has(self::said($option))) {
+                $said = self::said($option);
+                if ($said !== null && $ranked->passage->has($said)) {
                     $leads[] = Lead::from($ranked->passage, $option, $score, 'the passage names this option');
                 }
             }
         }
 
-        return $leads;
+        return $leads === [] ? NamedOption::leads($item, $paper) : $leads;
     }
 
-    /** A pattern of an option as papers write it: “double blind”, “nursing homes”. */
-    private static function said(string $option): string
+    /**
+     * @return ?string a pattern of an option as papers write it: “double blind”, “nursing homes”, “nurse”, one of “doctors
+     *                 or nurses”; null of “other”, which is said of everything
+     */
+    public static function said(string $option): ?string
     {
-        $words = preg_split('/[\s-]+/u', self::ownWords($option), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $all = preg_split('/\s+or\s+|\s*\/\s*/u', trim(self::ownWords($option)), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $either = preg_grep('/^(?:others?|mixed|any|several)$/iu', $all, PREG_GREP_INVERT) ?: [];
 
-        $quoted = array_map(fn (string $word): string => preg_quote($word, '/'), $words);
+        return $either === [] ? null : self::DENIED.'\b(?:'.implode('|', array_map(self::phrase(...), $either)).')\b';
+    }
 
-        return self::DENIED.'\b'.implode('[\s-]+', $quoted).'(?:e?s)?\b';
+    private static function phrase(string $words): string
+    {
+        $one = (string) preg_replace('/(?<=\p{L}{4})(?<![sui])s$/u', '', trim($words));
+        $parts = preg_split('/[\s-]+/u', $one, -1, PREG_SPLIT_NO_EMPTY) ?: [];
+
+        return implode('[\s-]+', array_map(fn (string $word): string => preg_quote($word, '/'), $parts)).'(?:e?s)?';
     }
 
     /** Of a narrower option those that it does not share with the broader one. */

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WaryHeron\Core\Coding\Lead\Reader;
+
+use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
+use WaryHeron\Core\Coding\Lead\Lead;
+use WaryHeron\Core\Coding\Lead\Passage;
+use WaryHeron\Core\Coding\Lead\Passages;
+use WaryHeron\Core\Coding\Lead\Traps;
+use WaryHeron\Core\FullText\Reading\SectionKind;
+
+/**
+ * The one option that a title or an abstract keeps naming, where nothing speaks of the item itself: of “People”, papers
+ * say “nurses”.
+ */
+final class NamedOption
+{
+    /** Sentences of an abstract; what stands in one alone is said in passing. */
+    private const ENOUGH = 2;
+
+    /** Letters of an option; “low” and “high” are said of everything. */
+    private const SHORTEST = 6;
+
+    private const SCORE = 1.6;
+
+    /** @return list<Lead> one, or none where two are named alike */
+    public static function leads(AskedItem $item, Passages $paper): array
+    {
+        $brief = array_filter($paper->told(), self::isInBrief(...));
+        $named = [];
+        foreach ($item->options as $option) {
+            $said = mb_strlen($option) < self::SHORTEST ? null : OptionReader::said($option);
+            $naming = $said === null ? [] : array_values(array_filter($brief, fn (Passage $one): bool => $one->has($said)));
+            $named[] = [$option, $naming];
+        }
+        usort($named, fn (array $a, array $b): int => count($b[1]) <=> count($a[1]));
+        [$option, $naming] = $named[0] ?? ['', []];
+        $isAlone = count($naming) > count($named[1][1] ?? []);
+        $why = 'title and abstract name no other option as often';
+
+        return $isAlone && $naming !== [] && self::isKept($naming)
+            ? [Lead::from(self::best($naming), $option, self::SCORE, $why)]
+            : [];
+    }
+
+    private static function isInBrief(Passage $passage): bool
+    {
+        return in_array($passage->section, [SectionKind::Title, SectionKind::Abstract], true) && ! Traps::isCited($passage);
+    }
+
+    /** @param  non-empty-list<Passage>  $naming */
+    private static function isKept(array $naming): bool
+    {
+        return count($naming) >= self::ENOUGH || $naming[0]->section === SectionKind::Title;
+    }
+
+    /**
+     * A sentence says more than a title.
+     *
+     * @param  non-empty-list<Passage>  $naming
+     */
+    private static function best(array $naming): Passage
+    {
+        foreach ($naming as $passage) {
+            if ($passage->section !== SectionKind::Title) {
+                return $passage;
+            }
+        }
+
+        return $naming[0];
+    }
+}
