@@ -59,6 +59,8 @@ final class People
             (preg_match('/^(?:\s+\p{L}+(?:-\p{L}+)*)?\s+'.self::PLAINLY.'\b/iu', $after) !== 1 &&
                 preg_match('/^(?:\s+'.self::DESCRIBING.'){0,2}?[\s-]+(?:'.self::THINGS.')\b/iu', $after) === 1) ||
             preg_match('/^\s*(?:to|[–-]|±|:)\s*\d/u', $after) === 1 ||
+            // “in two cases” is how often
+            (preg_match('/\bin (?:only )?$/iu', $before) === 1 && preg_match('/^ cases\b(?! and\b)/iu', $after) === 1) ||
             preg_match(
                 '/(?:\d\s*(?:to|[–-]|±|:)|[Pp]\s*[=<>]|\bTable|\bFig\w*\.?|\baged?|\bSD|\bCI|\bgrant|\bNo\.?|\bVol\.?|§|#|\bref\w*\.?|\b(?:weeks?|days?|months?|years?|nights?|visits?|phase|grade|level|stage|chapter|version|type|room|unit|ward|period|question|item|page|line))\s*$/iu',
                 $before,

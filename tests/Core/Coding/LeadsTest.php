@@ -317,6 +317,8 @@ it('counts persons and nothing else', function (string $text, array $counts) {
     ['aged 22 to 60 years, 75% women, p = 0.04', []],
     ['on 3 February 2015 at 4 o’clock in week 16', []],
     ['Table 2 shows 30 of 64 women', [30, 64]],
+    ['They left for illness and, in two cases, headache.', []],
+    ['It was found in 40 cases and 80 controls.', [40, 80]],
 ]);
 
 it('parts sentences at their ends only', function (string $text, int $sentences) {
