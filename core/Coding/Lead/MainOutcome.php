@@ -15,7 +15,7 @@ final readonly class MainOutcome
         '(?:outcomes?|end[ -]?points?|measures?|variable|criterion|result)';
 
     private const NAMED = '\b'.self::MAIN.'\b|\b(?:judgement criterion|outcome of (?:main |primary )?interest|'.
-        'powered on|outcome was|we measured|was measured)\b';
+        'powered on|outcomes? (?:was|were)|we measured|was (?:measured|assessed))\b';
 
     /** @param  array<string, true>  $stems */
     private function __construct(public ?Passage $passage, public string $text, private array $stems)

@@ -66,6 +66,16 @@ it('offers the sentence that speaks of a text, and none for one weak word or num
     'a row of a table' => ['Sleep diary', "Sleep diary | Lamps | Usual\nNights | 4 | 5", null],
 ]);
 
+it('takes what is measured for the main outcome where none is named, and says so', function (string $said, ?string $told, bool $isNamed) {
+    $lead = (new LeadEngine())->lead(new AskedItem('own', 'Main outcome', ItemType::Text), SmallPaper::of('Methods', $said));
+    expect([$lead?->value, $lead?->confidence() === Confidence::Firm])->toBe([$told, $isNamed]);
+})->with([
+    ['The primary outcome was fatigue.', 'fatigue', true],
+    ['Outcomes were fatigue and sleepiness.', 'Outcomes were fatigue and sleepiness', false],
+    ['Working memory was assessed with a two-back task.', 'Working memory was assessed with a two-back task', false],
+    ['Lamps were lit.', null, false],
+]);
+
 it('proposes the option that title and abstract keep naming, where none speaks of the item', function (string $title, string $abstract, ?string $told) {
     $options = ['nurses', 'doctors', 'pharmacy or laboratory', 'mixed or other'];
     $paper = SmallPaper::study($title, $abstract, 'Lamps were lit on all wards.');
