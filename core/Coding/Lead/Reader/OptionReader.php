@@ -45,7 +45,8 @@ final class OptionReader implements LeadReader
     public static function said(string $option): ?string
     {
         $all = preg_split('/\s+or\s+|\s*\/\s*/u', trim(self::ownWords($option)), -1, PREG_SPLIT_NO_EMPTY) ?: [];
-        $either = preg_grep('/^(?:others?|mixed|any|several)$/iu', $all, PREG_GREP_INVERT) ?: [];
+        $says = fn (string $word): bool => preg_match('/^(?:others?|mixed|any|several)$/iu', $word) !== 1;
+        $either = array_filter($all, $says);
 
         return $either === [] ? null : self::DENIED.'\b(?:'.implode('|', array_map(self::phrase(...), $either)).')\b';
     }
