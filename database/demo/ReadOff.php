@@ -65,7 +65,7 @@ final class ReadOff
                 'nurses' => preg_match('/nurs|midwi/', $whole),
                 'doctors' => preg_match('/doctor|physician|residents\b/', $whole),
                 'ambulance staff' => preg_match('/ambulance/', $whole),
-                'pharmacy or laboratory' => preg_match('/pharmac|laborator/', $whole),
+                'pharmacy or laboratory' => preg_match('/pharmac|laboratory staff/', $whole),
             ]),
         ) ?: ['mixed or other'];
         $told = PeopleTold::sentence($text);
@@ -90,7 +90,7 @@ final class ReadOff
                     ],
             'People' => [
                 $people,
-                $sentence('/nurs|midwi|doctor|physician|residents\b|ambulance|pharmac|laborator|staff|teams/'),
+                $sentence('/nurs|midwi|doctor|physician|residents\b|ambulance|pharmac|laboratory staff|staff|teams/'),
             ],
             'People analysed' => $size === '' ? null : [$size, $told],
             'Light level' => isset($lux[1]) ? [$lux[1], $sentence('/\d,\d{3} lux/')] : null,

@@ -27,6 +27,9 @@ use WaryHeron\Core\Coding\Lead\Reader\YesNoReader;
 /** Proposes answers to the items of a codebook from the text of a paper. */
 final readonly class LeadEngine implements LeadFinder
 {
+    /** A lead that scores less is none. */
+    public const WORTH_A_LOOK = 1.0;
+
     private const NEARLY = 0.2;
 
     private const DOUBT = 0.5;
@@ -107,7 +110,7 @@ final readonly class LeadEngine implements LeadFinder
                 $leads = $reader->leads($item, $paper);
                 usort($leads, fn (Lead $a, Lead $b): int => $b->score <=> $a->score);
 
-                return $leads === [] || $leads[0]->score < 1.0 ? null : $this->doubted($leads);
+                return $leads === [] || $leads[0]->score < self::WORTH_A_LOOK ? null : $this->doubted($leads);
             }
         }
 

@@ -14,6 +14,12 @@ final class Blocks
 
     private const APART = 2.5;
 
+    /** Letters of headings are so many times as high as most. */
+    private const LARGE = 1.12;
+
+    /** No title has more words; an abstract in large print has. */
+    private const LONGEST_TITLE = 50;
+
     private const CAPTION = '/^(?:table|figure|fig\.|box|scheme|panel)\s*[\dS]/iu';
 
     /** @var list<Block> */
@@ -282,8 +288,8 @@ final class Blocks
         if ($next === null || preg_match('/^[\d.\s"“‘(]*\p{Lu}/u', $text) !== 1) {
             return false;
         }
-        if ($line->size() > 1.12 * $this->size) {
-            return true;
+        if ($line->size() > self::LARGE * $this->size) {
+            return ! $this->isLargePrint($at);
         }
         $isShort = $line->right - $line->left < 0.75 * ($next->right - $next->left)
             || $next->top < $line->top || ($this->hasAir($at) && $words < 4);
@@ -292,6 +298,28 @@ final class Blocks
         }
 
         return $this->standsAlone($at) && $words <= 9 && preg_match('/^[\p{Lu}\d“"(]/u', $next->text()) === 1;
+    }
+
+    /** Whether a line is one of a whole paragraph in letters of its size. */
+    private function isLargePrint(int $at): bool
+    {
+        $words = count($this->lines[$at]->words);
+        for ($i = $at; $words <= self::LONGEST_TITLE && $this->isSamePrint($i, $i + 1); $i++) {
+            $words += count($this->lines[$i + 1]->words);
+        }
+        for ($i = $at; $words <= self::LONGEST_TITLE && $this->isSamePrint($i - 1, $i); $i--) {
+            $words += count($this->lines[$i - 1]->words);
+        }
+
+        return $words > self::LONGEST_TITLE;
+    }
+
+    private function isSamePrint(int $at, int $next): bool
+    {
+        [$line, $below] = [$this->lines[$at] ?? null, $this->lines[$next] ?? null];
+
+        return $line !== null && $below !== null && $line->page === $below->page && $below->top > $line->top
+            && $below->top - $line->bottom < 0.6 * $below->size() && abs($below->size() - $line->size()) < 0.5;
     }
 
     /** Whether a line stands further from the one above it than lines of a paragraph do, or has none above it. */
@@ -331,7 +359,7 @@ final class Blocks
             $line->page === $last->page &&
             $line->top > $last->top &&
             $line->top - $last->bottom < 0.6 * $line->size() &&
-            $line->size() > 1.12 * $this->size &&
+            $line->size() > self::LARGE * $this->size &&
             abs($line->size() - $last->size()) < 0.5;
     }
 

@@ -77,13 +77,14 @@ it('takes what is measured for the main outcome where none is named, and says so
 ]);
 
 it('proposes the option that title and abstract keep naming, where none speaks of the item', function (string $title, string $abstract, ?string $told) {
-    $options = ['nurses', 'doctors', 'pharmacy or laboratory', 'mixed or other'];
+    $options = ['nurses', 'doctors', 'ambulance staff', 'pharmacy or laboratory', 'mixed or other'];
     $paper = SmallPaper::study($title, $abstract, 'Lamps were lit on all wards.');
     $lead = (new LeadEngine())->lead(new AskedItem('own', 'Occupation', ItemType::Choice, $options), $paper);
     expect([$lead?->value, $lead?->confidence()])->toBe([$told, $told === null ? null : Confidence::Check]);
 })->with([
     'in the title' => ['Lamps for ward nurses', 'We hung lamps for nurses.', 'nurses'],
     'one of two words' => ['Lamps on nights', 'Laboratory staff had lamps. Of 40 laboratory staff, 30 slept.', 'pharmacy or laboratory'],
+    'those who work there' => ['Lamps for ambulance crews', 'Sleep was better.', 'ambulance staff'],
     'of one' => ['Lamps for the night nurse', 'Sleep was better.', 'nurses'],
     'said in passing' => ['Lamps on nights', 'Lamps were hung. A nurse lit them.', null],
     'two alike' => ['Lamps for nurses and doctors', 'Sleep was better.', null],

@@ -174,6 +174,29 @@ it('knows headings, and what the parts of a paper are for', function () {
     expect($paper->plain())->toStartWith("# Lamps for nurses: a trial on wards\n\n# 1. Introduction\n");
 });
 
+it('takes an abstract in larger letters than the rest for a paragraph, and a long title for a title', function () {
+    $large = fn (int $lines, float $from, string $words): array => array_map(
+        fn (int $line): array => [50, $from + 14 * $line, "{$words} {$line}", 12.0],
+        range(0, $lines - 1),
+    );
+    $body = array_map(fn (int $line): array => [50, 400 + 12 * $line, 'The rest of the paper stands in letters of a usual size'], range(0, 14));
+    $paper = Paper::ofPages([page(
+        1,
+        ...$large(3, 20, 'Lamps at night on wards of large hospitals where nurses'),
+        ...[[50, 90, 'Abstract', 14.0]],
+        ...$large(7, 120, 'Conclusions of others on lamps were few and those'),
+        ...[[50, 380, '1 Introduction', 14.0]],
+        ...$body,
+    )]);
+    expect(array_map(fn (Block $one): array => [$one->kind, $one->section], $paper->blocks))->toBe([
+        [BlockKind::Heading, SectionKind::Title],
+        [BlockKind::Heading, SectionKind::Abstract],
+        [BlockKind::Paragraph, SectionKind::Abstract],
+        [BlockKind::Heading, SectionKind::Introduction],
+        [BlockKind::Paragraph, SectionKind::Introduction],
+    ]);
+});
+
 it('tells sections by their headings', function (string $heading, ?SectionKind $kind) {
     expect(SectionKind::of($heading))->toBe($kind);
 })->with([

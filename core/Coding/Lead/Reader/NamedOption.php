@@ -17,7 +17,7 @@ use WaryHeron\Core\FullText\Reading\SectionKind;
  */
 final class NamedOption
 {
-    /** Sentences of an abstract; what stands in one alone is said in passing. */
+    /** A title, or sentences of an abstract; what stands in one alone is said in passing. */
     private const ENOUGH = 2;
 
     /** Letters of an option; “low” and “high” are said of everything. */
@@ -33,27 +33,28 @@ final class NamedOption
         foreach ($item->options as $option) {
             $said = mb_strlen($option) < self::SHORTEST ? null : OptionReader::said($option);
             $naming = $said === null ? [] : array_values(array_filter($brief, fn (Passage $one): bool => $one->has($said)));
-            $named[] = [$option, $naming];
+            $named[] = [$option, $naming, self::weight($naming)];
         }
-        usort($named, fn (array $a, array $b): int => count($b[1]) <=> count($a[1]));
-        [$option, $naming] = $named[0] ?? ['', []];
-        $isAlone = count($naming) > count($named[1][1] ?? []);
+        usort($named, fn (array $a, array $b): int => $b[2] <=> $a[2]);
+        [$option, $naming, $weight] = $named[0] ?? ['', [], 0];
         $why = 'title and abstract name no other option as often';
 
-        return $isAlone && $naming !== [] && self::isKept($naming)
+        return $naming !== [] && $weight >= self::ENOUGH && $weight > ($named[1][2] ?? 0)
             ? [Lead::from(self::best($naming), $option, self::SCORE, $why)]
             : [];
+    }
+
+    /** @param  list<Passage>  $naming */
+    private static function weight(array $naming): int
+    {
+        $isTitle = fn (Passage $one): bool => $one->section === SectionKind::Title;
+
+        return count($naming) + count(array_filter($naming, $isTitle));
     }
 
     private static function isInBrief(Passage $passage): bool
     {
         return in_array($passage->section, [SectionKind::Title, SectionKind::Abstract], true) && ! Traps::isCited($passage);
-    }
-
-    /** @param  non-empty-list<Passage>  $naming */
-    private static function isKept(array $naming): bool
-    {
-        return count($naming) >= self::ENOUGH || $naming[0]->section === SectionKind::Title;
     }
 
     /**

@@ -8,6 +8,7 @@ use WaryHeron\Core\Coding\Code;
 use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
 use WaryHeron\Core\Coding\Lead\Asked\ItemType;
 use WaryHeron\Core\Coding\Lead\Lead;
+use WaryHeron\Core\Coding\Lead\LeadEngine;
 use WaryHeron\Core\Coding\Lead\LeadReader;
 use WaryHeron\Core\Coding\Lead\Passages;
 use WaryHeron\Core\Coding\Lead\Ranked\Ranking;
@@ -16,6 +17,9 @@ use WaryHeron\Core\Coding\Lead\Ranked\Ranking;
 final class OptionReader implements LeadReader
 {
     private const DENIED = '(?<!\bnot )(?<!\bno )(?<!\bnot a )(?<!\bnever )(?<!\bwithout )(?<!\brather than )(?<!\bnon-)';
+
+    /** “Ambulance staff” are crews, too. */
+    private const STAFF = '(?:staff|crew|personnel|worker|team)';
 
     public function reads(AskedItem $item): bool
     {
@@ -35,7 +39,9 @@ final class OptionReader implements LeadReader
             }
         }
 
-        return $leads === [] ? NamedOption::leads($item, $paper) : $leads;
+        $isWorthALook = fn (Lead $lead): bool => $lead->score >= LeadEngine::WORTH_A_LOOK;
+
+        return array_filter($leads, $isWorthALook) === [] ? NamedOption::leads($item, $paper) : $leads;
     }
 
     /**
@@ -56,7 +62,11 @@ final class OptionReader implements LeadReader
         $one = (string) preg_replace('/(?<=\p{L}{4})(?<![sui])s$/u', '', trim($words));
         $parts = preg_split('/[\s-]+/u', $one, -1, PREG_SPLIT_NO_EMPTY) ?: [];
 
-        return implode('[\s-]+', array_map(fn (string $word): string => preg_quote($word, '/'), $parts)).'(?:e?s)?';
+        $said = fn (string $word): string => preg_match('/^'.self::STAFF.'$/iu', $word) === 1 && count($parts) > 1
+            ? self::STAFF
+            : preg_quote($word, '/');
+
+        return implode('[\s-]+', array_map($said, $parts)).'(?:e?s)?';
     }
 
     /** Of a narrower option those that it does not share with the broader one. */
