@@ -237,8 +237,9 @@ final class CountReader implements LeadReader
     private static function led(array $counts, string $text, string $said, int $end): ?NearCount
     {
         foreach ($counts as $count) {
-            $words = $count->at >= $end ? substr($text, $end, $count->at - $end) : 'further back';
-            $isNear = strlen($words) < 10 && preg_match('/\d/', $words) !== 1;
+            $isAfter = $count->at >= $end && $count->at < $end + 10;
+            $words = $isAfter ? substr($text, $end, $count->at - $end) : '';
+            $isNear = $isAfter && preg_match('/\d/', $words) !== 1;
             if ($isNear && preg_match(self::LEADING, $said.$words) === 1) {
                 return new NearCount($count, '');
             }
@@ -254,7 +255,7 @@ final class CountReader implements LeadReader
 
         return $whole !== null && $whole->count->person && $count->value < $whole->count->value
             && preg_match($after, substr($text, $count->end, 90)) === 1
-            && preg_match('/(?:,| and) $/u', substr($text, 0, $count->at)) === 1;
+            && preg_match('/(?:,| and) $/', substr($text, max(0, $count->at - 5), min(5, $count->at))) === 1;
     }
 
     /**
@@ -397,8 +398,9 @@ final class CountReader implements LeadReader
     {
         $leads = [];
         foreach (People::counts(self::withoutBrackets($passage->text)) as $count) {
-            $isFirst = trim(substr($passage->text, 0, $count->at)) === '';
-            $isOfThose = preg_match('/\d (?:out )?of (?:the )?$/u', substr($passage->text, 0, $count->at)) === 1;
+            $isFirst = strspn($passage->text, ' ') >= $count->at;
+            $before = substr($passage->text, max(0, $count->at - 20), min(20, $count->at));
+            $isOfThose = preg_match('/\d (?:out )?of (?:the )?$/', $before) === 1;
             if ($count->person && ! $isOfThose && preg_match(self::DENIED, substr($passage->text, $count->at, 80)) !== 1) {
                 $few = $count->value < 12 ? 0.5 : 0.0;
                 $score = 1.0 + Traps::trust($passage->section) + ($isFirst ? 0.3 : 0.0) - $few;

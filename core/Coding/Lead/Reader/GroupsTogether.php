@@ -17,6 +17,9 @@ final class GroupsTogether
 
     private const SHARED = '/\b'.self::GIVEN.'\b[^.;]{0,80}\bto\b[^.;]*\band\b[^.;]*\bto\b/iu';
 
+    /** What is said of people stands within so many bytes of them. */
+    private const NEAR = 80;
+
     private const LEFT_OUT = '/\b(?:not|declined|refused|withdrew|lost|died|dropped|excluded|ineligible|missing)\b/iu';
 
     /**
@@ -110,8 +113,9 @@ final class GroupsTogether
     {
         foreach (self::lists($people, $text) as $list) {
             $last = $list[array_key_last($list)];
-            $after = substr($text, $last->end, 70);
-            $isBefore = preg_match("/\b{$said}\s*$/iu", substr($text, 0, $list[0]->at)) === 1;
+            $after = mb_scrub(substr($text, $last->end, self::NEAR), 'UTF-8');
+            $before = mb_scrub(substr($text, max(0, $list[0]->at - self::NEAR), min(self::NEAR, $list[0]->at)), 'UTF-8');
+            $isBefore = preg_match("/\b{$said}\s*$/iu", $before) === 1;
             $isAfter = preg_match("/^(?: \p{L}+(?:-\p{L}+)*){1,3}? {$said}\b/iu", $after) === 1;
             if (count($list) > 1 && ($isBefore || $isAfter) && preg_match(self::LEFT_OUT, $after) !== 1) {
                 return array_sum(array_map(fn (Count $one): float => $one->value, $list));
@@ -133,7 +137,7 @@ final class GroupsTogether
         foreach ($people as $i => $one) {
             $words = $i === 0 ? '' : substr($text, $people[$i - 1]->end, $one->at - $people[$i - 1]->end);
             $isNext = preg_match('/^((?: \p{L}+(?:-\p{L}+)*){1,3}?)(?:,|,? and) $/u', $words, $noun) === 1
-                && preg_match('/^'.preg_quote($noun[1], '/').'\b/iu', substr($text, $one->end)) !== 1;
+                && preg_match('/^'.preg_quote($noun[1], '/').'\b/iu', mb_scrub(substr($text, $one->end, self::NEAR), 'UTF-8')) !== 1;
             if ($isNext) {
                 $lists[array_key_last($lists) ?? 0][] = $one;
             } else {
