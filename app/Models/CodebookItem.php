@@ -78,7 +78,9 @@ final class CodebookItem extends Model
      */
     public function asked(array $learned = [], ?ItemType $otherwise = null): ?AskedItem
     {
-        $type = ItemType::tryFrom(['choices' => 'choice', 'yes-no' => 'choice'][$this->type->value] ?? $this->type->value) ?? $otherwise;
+        $chosen = [CodeType::Choices, CodeType::YesNo];
+        $name = in_array($this->type, $chosen, true) ? ItemType::Choice->value : $this->type->value;
+        $type = ItemType::tryFrom($name) ?? $otherwise;
 
         return $type === null
             ? null

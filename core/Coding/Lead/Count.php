@@ -11,4 +11,18 @@ final readonly class Count
     public function __construct(public float $value, public int $at, public int $end, public bool $person)
     {
     }
+
+    /** So many bytes of its sentence that stand before it, and whole letters of them. */
+    public function before(string $text, int $most): string
+    {
+        $length = min($most, $this->at);
+
+        return mb_scrub(substr($text, $this->at - $length, $length), 'UTF-8');
+    }
+
+    /** So many that stand behind it. */
+    public function after(string $text, int $most): string
+    {
+        return mb_scrub(substr($text, $this->end, $most), 'UTF-8');
+    }
 }

@@ -105,7 +105,9 @@ final class Blocks
         $this->part($at);
         $row = TableRow::at($this->lines, $at);
 
-        return $row !== null && ($row->isPlain() || $this->hasNeighbour($at) || $this->isHeadAt($at, $row)) ? $row : null;
+        $isRow = $row !== null && ($row->isPlain() || $this->hasNeighbour($at) || $this->isHeadAt($at, $row));
+
+        return $isRow ? $row : null;
     }
 
     /** The next lines of an open table, where its columns are. */

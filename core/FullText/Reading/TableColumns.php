@@ -165,7 +165,10 @@ final readonly class TableColumns
             return (int) ($toBefore <= $toAfter ? $before : $after);
         }
         $middle = ($words[$at]->left + $words[$at]->right) / 2;
-        $away = array_map(fn (array $span): float => min(abs($middle - $span[0]), abs($middle - $span[1])), $this->spans);
+        $away = array_map(
+            fn (array $span): float => min(abs($middle - $span[0]), abs($middle - $span[1])),
+            $this->spans,
+        );
         asort($away);
 
         return (int) array_key_first($away);

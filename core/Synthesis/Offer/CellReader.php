@@ -238,6 +238,6 @@ final class CellReader
 
     private static function number(TableLine $line, int $group, string $told): OfferedNumber
     {
-        return $line->number($group, strtr(str_replace(',', '', $told), ['−' => '-', '–' => '-', '·' => '.', '+' => '']));
+        return $line->number($group, strtr($told, [',' => '', '−' => '-', '–' => '-', '·' => '.', '+' => '']));
     }
 }

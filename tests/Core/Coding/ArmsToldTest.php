@@ -6,7 +6,7 @@ use Tests\Core\Coding\SmallPaper;
 use WaryHeron\Core\Coding\Lead\Asked\AskedItem;
 use WaryHeron\Core\Coding\Lead\Asked\ItemType;
 use WaryHeron\Core\Coding\Lead\LeadEngine;
-use WaryHeron\Core\Coding\Lead\Reader\Contrast;
+use WaryHeron\Core\Coding\Lead\Told\Contrast;
 
 it('tells what was tested from what it was compared with', function (
     string $said,

@@ -29,6 +29,12 @@ final readonly class AskedItem
         ));
     }
 
+    /** @return list<string> its label and its synonyms, as people write them */
+    public function called(): array
+    {
+        return [$this->label, ...$this->briefing->synonyms];
+    }
+
     /** Whether its name or another word for it holds one of these stems. */
     public function isAbout(string $pattern): bool
     {

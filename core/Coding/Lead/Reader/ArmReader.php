@@ -11,6 +11,7 @@ use WaryHeron\Core\Coding\Lead\LeadReader;
 use WaryHeron\Core\Coding\Lead\Passage;
 use WaryHeron\Core\Coding\Lead\Passages;
 use WaryHeron\Core\Coding\Lead\Ranked\Stems;
+use WaryHeron\Core\Coding\Lead\Told\Contrast;
 use WaryHeron\Core\Coding\Lead\Traps;
 use WaryHeron\Core\FullText\Reading\BlockKind;
 use WaryHeron\Core\FullText\Reading\SectionKind;
@@ -72,8 +73,11 @@ final class ArmReader implements LeadReader
     {
         $before = '/\bbefore (?:the|this|our|any|it)\b[^.,;:()]{3,60}?(?=[.,;:()]|$| and\b)/iu';
         $both = '/\bbefore and (?:[^.;]{0,30} )?after (the [^.,;:()]{3,40}?)(?=[.,;:()]|$| and\b)/iu';
-        $isBefore = preg_match($before, $passage->text, $found) === 1;
-        $value = $isBefore ? $found[0] : (preg_match($both, $passage->text, $found) === 1 ? "before {$found[1]}" : null);
+        $value = match (true) {
+            preg_match($before, $passage->text, $found) === 1 => $found[0],
+            preg_match($both, $passage->text, $found) === 1 => "before {$found[1]}",
+            default => null,
+        };
 
         return $value === null || ! self::mayTell($passage)
             ? null

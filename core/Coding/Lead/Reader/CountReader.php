@@ -14,6 +14,7 @@ use WaryHeron\Core\Coding\Lead\LeadReader;
 use WaryHeron\Core\Coding\Lead\Passage;
 use WaryHeron\Core\Coding\Lead\Passages;
 use WaryHeron\Core\Coding\Lead\People;
+use WaryHeron\Core\Coding\Lead\Told\GroupsTogether;
 use WaryHeron\Core\Coding\Lead\Told\NearCount;
 use WaryHeron\Core\Coding\Lead\Traps;
 use WaryHeron\Core\FullText\Reading\BlockKind;
@@ -78,8 +79,7 @@ final class CountReader implements LeadReader
     public function leads(AskedItem $item, Passages $paper): array
     {
         $stage = $this->stage($item) ?? 'entered';
-        $cues = $stage === 'analysed' ? self::ANALYSED : self::ENTERED;
-        $leads = $this->agreeing([...$this->atStage($paper, $cues), ...$this->summed($paper, $stage)]);
+        $leads = $this->told($paper, $stage);
         if (! self::isTold($leads)) {
             $leads = [...$leads, ...$stage === 'analysed' ? $this->asEntered($paper) : [], ...$this->whole($paper)];
         }
@@ -96,11 +96,18 @@ final class CountReader implements LeadReader
     /** @return list<Lead> where nothing is said of an analysis, nobody may have been lost */
     private function asEntered(Passages $paper): array
     {
-        $entered = [...$this->atStage($paper, self::ENTERED), ...$this->summed($paper, 'entered')];
-
         $weighed = fn (Lead $lead): Lead => $lead->weighed(-1.2, 'nobody is said to have been lost');
 
-        return array_map($weighed, $this->agreeing($entered));
+        return array_map($weighed, $this->told($paper, 'entered'));
+    }
+
+    /** @return list<Lead> what is said of people at a stage; those who entered are asked for by two items */
+    private function told(Passages $paper, string $stage): array
+    {
+        $cues = $stage === 'analysed' ? self::ANALYSED : self::ENTERED;
+        $all = fn (): array => [...$this->atStage($paper, $cues), ...$this->summed($paper, $stage)];
+
+        return $paper->once("people {$stage}", fn (): array => $this->agreeing($all()));
     }
 
     private function stage(AskedItem $item): ?string
@@ -255,7 +262,7 @@ final class CountReader implements LeadReader
 
         return $whole !== null && $whole->count->person && $count->value < $whole->count->value
             && preg_match($after, substr($text, $count->end, 90)) === 1
-            && preg_match('/(?:,| and) $/', substr($text, max(0, $count->at - 5), min(5, $count->at))) === 1;
+            && preg_match('/(?:,| and) $/', $count->before($text, 5)) === 1;
     }
 
     /**
@@ -399,9 +406,9 @@ final class CountReader implements LeadReader
         $leads = [];
         foreach (People::counts(self::withoutBrackets($passage->text)) as $count) {
             $isFirst = strspn($passage->text, ' ') >= $count->at;
-            $before = substr($passage->text, max(0, $count->at - 20), min(20, $count->at));
-            $isOfThose = preg_match('/\d (?:out )?of (?:the )?$/', $before) === 1;
-            if ($count->person && ! $isOfThose && preg_match(self::DENIED, substr($passage->text, $count->at, 80)) !== 1) {
+            $isOfThose = preg_match('/\d (?:out )?of (?:the )?$/', $count->before($passage->text, 20)) === 1;
+            $isDenied = preg_match(self::DENIED, substr($passage->text, $count->at, 80)) === 1;
+            if ($count->person && ! $isOfThose && ! $isDenied) {
                 $few = $count->value < 12 ? 0.5 : 0.0;
                 $score = 1.0 + Traps::trust($passage->section) + ($isFirst ? 0.3 : 0.0) - $few;
                 $leads[] = Lead::from($passage, Figures::told($count->value), $score, 'so many people are spoken of');

@@ -15,6 +15,7 @@ use WaryHeron\Core\Coding\Lead\LeadReader;
 use WaryHeron\Core\Coding\Lead\Passage;
 use WaryHeron\Core\Coding\Lead\Passages;
 use WaryHeron\Core\Coding\Lead\People;
+use WaryHeron\Core\Coding\Lead\Told\SexRatio;
 use WaryHeron\Core\Coding\Lead\Told\Share;
 use WaryHeron\Core\Coding\Lead\Traps;
 

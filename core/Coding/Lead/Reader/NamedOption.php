@@ -12,8 +12,8 @@ use WaryHeron\Core\Coding\Lead\Traps;
 use WaryHeron\Core\FullText\Reading\SectionKind;
 
 /**
- * The one option that a title or an abstract keeps naming, where nothing speaks of the item itself: of “People”, papers
- * say “nurses”.
+ * The one option that a title or an abstract keeps naming, where nothing speaks of the item itself: of “People”,
+ * papers say “nurses”.
  */
 final class NamedOption
 {
@@ -32,7 +32,8 @@ final class NamedOption
         $named = [];
         foreach ($item->options as $option) {
             $said = mb_strlen($option) < self::SHORTEST ? null : OptionReader::said($option);
-            $naming = $said === null ? [] : array_values(array_filter($brief, fn (Passage $one): bool => $one->has($said)));
+            $isNaming = fn (Passage $one): bool => $said !== null && $one->has($said);
+            $naming = array_values(array_filter($brief, $isNaming));
             $named[] = [$option, $naming, self::weight($naming)];
         }
         usort($named, fn (array $a, array $b): int => $b[2] <=> $a[2]);
@@ -54,7 +55,8 @@ final class NamedOption
 
     private static function isInBrief(Passage $passage): bool
     {
-        return in_array($passage->section, [SectionKind::Title, SectionKind::Abstract], true) && ! Traps::isCited($passage);
+        return in_array($passage->section, [SectionKind::Title, SectionKind::Abstract], true)
+            && ! Traps::isCited($passage);
     }
 
     /**

@@ -72,7 +72,7 @@ final class NumberReader implements LeadReader
 
     private static function nearest(string $text, AskedItem $item): ?float
     {
-        $stems = array_diff(Stems::of(implode(' ', [$item->label, ...$item->briefing->synonyms])), self::ASKING);
+        $stems = array_diff(Stems::of(implode(' ', $item->called())), self::ASKING);
         $isCount = preg_match('/^(?:number of|no\. of|count of|how many)\b/iu', $item->label) === 1;
         [$best, $least] = [null, self::NEAR[$isCount ? 'count' : 'other'] + 1];
         foreach (self::numbers($text, $item->unit) as $at => $value) {

@@ -31,7 +31,9 @@ final class OutcomeReader implements LeadReader
                 $outcome->passage,
                 $outcome->text,
                 $outcome->isNamed() ? 3.1 : 1.5,
-                $outcome->isNamed() ? 'it is named as the main outcome' : 'outcomes are told, none of them as the main one',
+                $outcome->isNamed()
+                    ? 'it is named as the main outcome'
+                    : 'outcomes are told, none of them as the main one',
             ),
         ];
     }

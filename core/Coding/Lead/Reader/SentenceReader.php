@@ -48,11 +48,11 @@ final class SentenceReader implements LeadReader
         return $leads;
     }
 
-    /** Whether it has half of the words of a name of the item: one weak word of four says nothing, nor does a row of numbers. */
+    /** Whether it has half of the words of a name of the item: one of four says nothing, nor does a row of numbers. */
     private static function speaksOf(AskedItem $item, Passage $passage): bool
     {
         $said = Stems::of($passage->text);
-        foreach ($passage->isRow() ? [] : [$item->label, ...$item->briefing->synonyms] as $name) {
+        foreach ($passage->isRow() ? [] : $item->called() as $name) {
             $asked = array_unique(Stems::of($name));
             if ($asked !== [] && 2 * count(array_intersect($asked, $said)) >= count($asked)) {
                 return true;

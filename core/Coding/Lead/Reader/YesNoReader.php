@@ -46,10 +46,10 @@ final class YesNoReader implements LeadReader
         return $leads;
     }
 
-    /** @return ?bool whether it denies what the item, or another name of it, asks; null where it does not speak of it */
+    /** @return ?bool whether it denies what the item, or a synonym, asks; null where it does not speak of it */
     private static function says(Passage $passage, AskedItem $item): ?bool
     {
-        foreach ([$item->label, ...$item->briefing->synonyms] as $name) {
+        foreach ($item->called() as $name) {
             $asked = array_diff(Stems::of($name), self::ASKING);
             $isDenied = $asked === [] ? null : self::isDenied($passage, $asked);
             if ($isDenied !== null) {

@@ -2,11 +2,10 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Coding\Lead\Reader;
+namespace WaryHeron\Core\Coding\Lead\Told;
 
 use WaryHeron\Core\Coding\Lead\Figures;
 use WaryHeron\Core\Coding\Lead\Passage;
-use WaryHeron\Core\Coding\Lead\Told\Share;
 
 /** Women and men set beside each other in figures, without a count of all. */
 final class SexRatio

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Coding\Lead\Reader;
+namespace WaryHeron\Core\Coding\Lead\Told;
 
 use WaryHeron\Core\Text\Words;
 
@@ -39,6 +39,11 @@ final readonly class Contrast
         'answers?|periods?|was|were|did|not)\b/iu';
 
     private const CONTROL = '/\b(?:usual|placebo|sham|controls?|waiting|no|nothing|standard|unchanged|ordinary)\b/iu';
+
+    /** Words that any arm may be called by. */
+    private const UNNAMED = [
+        'intervention', 'treatment', 'experimental', 'one', 'two', 'three', 'of', 'the', 'a', 'an', 'to', 'either',
+    ];
 
     private const LONGEST = 22;
 
@@ -80,7 +85,7 @@ final readonly class Contrast
 
     private static function isArm(string $text): bool
     {
-        $named = array_diff(Words::of($text), ['intervention', 'treatment', 'experimental', 'one', 'two', 'three', 'of', 'the', 'a', 'an', 'to', 'either']);
+        $named = array_diff(Words::of($text), self::UNNAMED);
 
         return $named !== [] && preg_match(self::NO_ARM, $text) !== 1;
     }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WaryHeron\Core\Coding\Lead\Reader;
+namespace WaryHeron\Core\Coding\Lead\Told;
 
 use WaryHeron\Core\Coding\Lead\Count;
 use WaryHeron\Core\Coding\Lead\Figures;
@@ -113,9 +113,8 @@ final class GroupsTogether
     {
         foreach (self::lists($people, $text) as $list) {
             $last = $list[array_key_last($list)];
-            $after = mb_scrub(substr($text, $last->end, self::NEAR), 'UTF-8');
-            $before = mb_scrub(substr($text, max(0, $list[0]->at - self::NEAR), min(self::NEAR, $list[0]->at)), 'UTF-8');
-            $isBefore = preg_match("/\b{$said}\s*$/iu", $before) === 1;
+            $after = $last->after($text, self::NEAR);
+            $isBefore = preg_match("/\b{$said}\s*$/iu", $list[0]->before($text, self::NEAR)) === 1;
             $isAfter = preg_match("/^(?: \p{L}+(?:-\p{L}+)*){1,3}? {$said}\b/iu", $after) === 1;
             if (count($list) > 1 && ($isBefore || $isAfter) && preg_match(self::LEFT_OUT, $after) !== 1) {
                 return array_sum(array_map(fn (Count $one): float => $one->value, $list));
@@ -137,7 +136,7 @@ final class GroupsTogether
         foreach ($people as $i => $one) {
             $words = $i === 0 ? '' : substr($text, $people[$i - 1]->end, $one->at - $people[$i - 1]->end);
             $isNext = preg_match('/^((?: \p{L}+(?:-\p{L}+)*){1,3}?)(?:,|,? and) $/u', $words, $noun) === 1
-                && preg_match('/^'.preg_quote($noun[1], '/').'\b/iu', mb_scrub(substr($text, $one->end, self::NEAR), 'UTF-8')) !== 1;
+                && preg_match('/^'.preg_quote($noun[1], '/').'\b/iu', $one->after($text, self::NEAR)) !== 1;
             if ($isNext) {
                 $lists[array_key_last($lists) ?? 0][] = $one;
             } else {
